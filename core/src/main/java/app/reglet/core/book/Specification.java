@@ -1,0 +1,47 @@
+package app.reglet.core.book;
+
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import java.util.Optional;
+
+/**
+ * The facts of one edition that its cover is measured from.
+ *
+ * @param binding how it is bound
+ * @param trim a finished page, width × height
+ * @param pages sides of leaves, as the printer counts them
+ * @param stock the id of the inside paper in the house's rule sheet
+ * @param ink the id of the inside ink in the house's rule sheet
+ * @param turn the direction in which pages turn
+ * @param flaps flaps wished for; empty takes the house's usual ones where the binding has flaps
+ * @param toldSpine the spine the house stated on the order, for a rule of the kind {@code told}
+ */
+public record Specification(
+    Binding binding,
+    Size trim,
+    int pages,
+    String stock,
+    String ink,
+    PageTurn turn,
+    Optional<Flaps> flaps,
+    Optional<Length> toldSpine) {
+
+  /** A specification without flaps of its own and without a told spine. */
+  public static Specification of(
+      Binding binding, Size trim, int pages, String stock, String ink, PageTurn turn) {
+    return new Specification(
+        binding, trim, pages, stock, ink, turn, Optional.empty(), Optional.empty());
+  }
+
+  public Specification withPages(int newPages) {
+    return new Specification(binding, trim, newPages, stock, ink, turn, flaps, toldSpine);
+  }
+
+  public Specification withTrim(Size newTrim) {
+    return new Specification(binding, newTrim, pages, stock, ink, turn, flaps, toldSpine);
+  }
+
+  public Specification withTurn(PageTurn newTurn) {
+    return new Specification(binding, trim, pages, stock, ink, newTurn, flaps, toldSpine);
+  }
+}

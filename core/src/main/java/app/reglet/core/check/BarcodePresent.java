@@ -1,0 +1,60 @@
+package app.reglet.core.check;
+
+import app.reglet.core.house.BarcodeRule;
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Zone;
+import java.util.List;
+import java.util.Optional;
+
+/** Whether the barcode is on the cover where the designer supplies it, and in its area. */
+public final class BarcodePresent implements Check {
+  @Override
+  public List<Finding> find(Subject s) {
+    Optional<Zone> zone = s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK);
+    if (zone.isEmpty() || s.laid().isEmpty() || s.book().isbn().isEmpty()) {
+      return List.of();
+    }
+    Box area = zone.get().box();
+    List<Laid> codes = s.laid().stream().filter(Laid.Barcode.class::isInstance).toList();
+    if (codes.isEmpty()) {
+      boolean supplied =
+          s.wrap()
+              .rules()
+              .barcode()
+              .map(b -> b.supplier() == BarcodeRule.Supplier.DESIGNER)
+              .orElse(false);
+      return supplied
+          ? List.of(
+              new Finding(
+                  "barcode-missing",
+                  Finding.Severity.MEND,
+                  s.wrap().house().name()
+                      + " expects the ISBN barcode in the art; it is not on the cover.",
+                  "no barcode",
+                  "the barcode in its area",
+                  Optional.of(area),
+                  Optional.empty(),
+                  List.of(new Remedy.PlaceBarcode())))
+          : List.of();
+    }
+    return codes.stream()
+        .filter(c -> !area.contains(c.box()))
+        .map(
+            c ->
+                Finding.ofPiece(
+                    "barcode-out-of-area",
+                    Finding.Severity.LOOK,
+                    c,
+                    c.box(),
+                    "The barcode with its quiet zones, "
+                        + c.box().size().brief(s.unit())
+                        + ", does not lie in the barcode area of "
+                        + area.size().brief(s.unit())
+                        + ".",
+                    c.box().size().brief(s.unit()),
+                    "inside " + area.size().brief(s.unit()),
+                    new Remedy.PlaceBarcode()))
+        .toList();
+  }
+}

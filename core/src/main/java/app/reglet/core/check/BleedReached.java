@@ -1,0 +1,61 @@
+package app.reglet.core.check;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Wrap;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Whether art that reaches the trim goes on to the bleed edge. Art that ends within the trim drift
+ * of the edge counts as meant to reach it: the knife would leave a white line.
+ */
+public final class BleedReached implements Check {
+  @Override
+  public List<Finding> find(Subject s) {
+    return s.laid().stream()
+        .filter(l -> l instanceof Laid.Area || l instanceof Laid.Picture)
+        .flatMap(l -> shortOf(s.wrap(), l.box()).map(gap -> finding(s, l, gap)).stream())
+        .toList();
+  }
+
+  private static Finding finding(Subject s, Laid l, Length gap) {
+    String edge = s.wrap().turnIn() ? "turn-in" : "bleed";
+    return Finding.ofPiece(
+        "bleed-not-reached",
+        Finding.Severity.MEND,
+        l,
+        l.box(),
+        "“"
+            + l.name()
+            + "” stops "
+            + s.say(gap)
+            + " short of the "
+            + edge
+            + " edge: a drift of the knife would leave a white line.",
+        s.say(gap) + " short",
+        "to the " + edge + " edge",
+        new Remedy.ToBleed(l.piece()));
+  }
+
+  /** The largest gap between the art and a sheet edge that it should have reached. */
+  private static Optional<Length> shortOf(Wrap wrap, Box art) {
+    Length drift = wrap.rules().safe().drift();
+    Box trim = wrap.trimmed();
+    Box sheet = wrap.sheetBox();
+    Length worst = Length.ZERO;
+    worst = worst.max(gap(art.left(), trim.left(), sheet.left(), drift));
+    worst = worst.max(gap(art.top(), trim.top(), sheet.top(), drift));
+    worst =
+        worst.max(gap(art.right().negate(), trim.right().negate(), sheet.right().negate(), drift));
+    worst =
+        worst.max(
+            gap(art.bottom().negate(), trim.bottom().negate(), sheet.bottom().negate(), drift));
+    return worst.isPositive() ? Optional.of(worst) : Optional.empty();
+  }
+
+  private static Length gap(Length art, Length trim, Length sheet, Length drift) {
+    boolean meantToReach = !art.isMoreThan(trim.plus(drift));
+    return meantToReach ? art.minus(sheet) : Length.ZERO;
+  }
+}

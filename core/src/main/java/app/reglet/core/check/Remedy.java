@@ -1,0 +1,66 @@
+package app.reglet.core.check;
+
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+
+/** What would mend a finding, as something a button can do. */
+public sealed interface Remedy {
+  /** What the button says. */
+  String label(Unit unit);
+
+  /** Take this page count. */
+  record UsePages(int pages) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Use " + pages + " pages";
+    }
+  }
+
+  /** Take this trim size. */
+  record UseTrim(Size trim) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Use " + trim.print(unit);
+    }
+  }
+
+  /** Move the piece, or make it smaller, so that it keeps to the safe zone. */
+  record IntoSafe(String piece) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Move into the safe zone";
+    }
+  }
+
+  /** Let the words shrink to their box. */
+  record FitWords(String piece) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Fit the words to their box";
+    }
+  }
+
+  /** Hang the piece on the bleed edge instead of the trim. */
+  record ToBleed(String piece) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Stretch to the bleed edge";
+    }
+  }
+
+  /** Take the piece off the cover. */
+  record TakeOff(String piece) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Take it off";
+    }
+  }
+
+  /** Put the barcode in its area. */
+  record PlaceBarcode() implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Put the barcode in its area";
+    }
+  }
+}

@@ -1,0 +1,34 @@
+package app.reglet.core.check;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Wrap;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * What is checked: a book's cover laid on its wrap.
+ *
+ * @param wrap the measured sheet
+ * @param book what the book says of itself
+ * @param laid the pieces as laid, from back to front; empty when nothing is composed yet
+ * @param unit the unit figures are told in
+ */
+public record Subject(Wrap wrap, Book book, List<Laid> laid, Unit unit) {
+  public Subject {
+    laid = List.copyOf(laid);
+  }
+
+  /** The words that have ink. */
+  Stream<Laid.Words> words() {
+    return laid.stream()
+        .filter(Laid.Words.class::isInstance)
+        .map(Laid.Words.class::cast)
+        .filter(w -> !w.ink().isEmpty());
+  }
+
+  String say(Length l) {
+    return l.brief(unit);
+  }
+}

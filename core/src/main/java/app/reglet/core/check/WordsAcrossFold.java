@@ -1,0 +1,44 @@
+package app.reglet.core.check;
+
+import app.reglet.core.wrap.Fold;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Whether words run across a fold. */
+public final class WordsAcrossFold implements Check {
+  @Override
+  public List<Finding> find(Subject s) {
+    List<Finding> findings = new ArrayList<>();
+    s.words()
+        .forEach(
+            w -> {
+              for (Fold fold : s.wrap().folds()) {
+                if (w.ink().left().isLessThan(fold.x()) && w.ink().right().isMoreThan(fold.x())) {
+                  findings.add(
+                      Finding.ofPiece(
+                          "words-across-fold",
+                          Finding.Severity.MEND,
+                          w,
+                          w.ink(),
+                          "“"
+                              + w.name()
+                              + "” runs across the fold between "
+                              + fold.between().title().toLowerCase()
+                              + " and "
+                              + fold.and().title().toLowerCase()
+                              + ", by "
+                              + s.say(
+                                  fold.x()
+                                      .minus(w.ink().left())
+                                      .min(w.ink().right().minus(fold.x())))
+                              + ".",
+                          "across the fold",
+                          "clear of it",
+                          new Remedy.IntoSafe(w.piece())));
+                  break;
+                }
+              }
+            });
+    return findings;
+  }
+}

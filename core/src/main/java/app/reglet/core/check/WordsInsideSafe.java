@@ -1,0 +1,78 @@
+package app.reglet.core.check;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Fold;
+import app.reglet.core.wrap.PanelKind;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Whether words keep to the safe zone of the panel they stand on. */
+public final class WordsInsideSafe implements Check {
+  @Override
+  public List<Finding> find(Subject s) {
+    List<Finding> findings = new ArrayList<>();
+    s.words()
+        .forEach(
+            w -> {
+              Box ink = w.ink();
+              if (s.wrap().folds().stream().anyMatch(f -> crosses(f, ink))) {
+                return; // told by WordsAcrossFold
+              }
+              var panel = s.wrap().panelUnder(ink);
+              if (panel.isEmpty()) {
+                findings.add(off(s, w));
+                return;
+              }
+              Box safe = panel.get().safe();
+              boolean spine = panel.get().kind() == PanelKind.SPINE;
+              Length out = outside(ink, safe, spine);
+              if (out.isPositive()) {
+                boolean cut = !panel.get().trim().contains(ink);
+                findings.add(
+                    Finding.ofPiece(
+                        "words-outside-safe",
+                        Finding.Severity.MEND,
+                        w,
+                        ink,
+                        "“"
+                            + w.name()
+                            + "” stands "
+                            + s.say(out)
+                            + " outside the safe zone of the "
+                            + panel.get().kind().title().toLowerCase()
+                            + (cut ? " and past its edge." : "."),
+                        s.say(out) + " outside",
+                        "inside the safe zone",
+                        new Remedy.IntoSafe(w.piece())));
+              }
+            });
+    return findings;
+  }
+
+  private static boolean crosses(Fold f, Box ink) {
+    return ink.left().isLessThan(f.x()) && ink.right().isMoreThan(f.x());
+  }
+
+  private static Finding off(Subject s, Laid.Words w) {
+    return Finding.ofPiece(
+        "words-outside-safe",
+        Finding.Severity.MEND,
+        w,
+        w.ink(),
+        "“" + w.name() + "” lies off the cover.",
+        "off the sheet",
+        "inside a safe zone",
+        new Remedy.IntoSafe(w.piece()));
+  }
+
+  /** How far the ink reaches out, at its worst side; on the spine the band is another check's. */
+  private static Length outside(Box ink, Box safe, boolean spine) {
+    Length across =
+        spine && ink.width().isMoreThan(safe.width())
+            ? Length.ZERO
+            : safe.left().minus(ink.left()).max(ink.right().minus(safe.right()));
+    Length down = safe.top().minus(ink.top()).max(ink.bottom().minus(safe.bottom()));
+    return across.max(down).max(Length.ZERO);
+  }
+}

@@ -1,0 +1,43 @@
+package app.reglet.core.house;
+
+import app.reglet.core.measure.Length;
+import java.util.Locale;
+
+/**
+ * Where the ISBN barcode goes on the back, and who prints it.
+ *
+ * @param width of the area kept for it
+ * @param height of the area kept for it
+ * @param fromSide clear of the spine fold or, in the outer corner, of the fore-edge
+ * @param fromTail clear of the lower trim
+ * @param corner which lower corner
+ * @param supplier who puts it there
+ */
+public record BarcodeRule(
+    Length width,
+    Length height,
+    Length fromSide,
+    Length fromTail,
+    Corner corner,
+    Supplier supplier) {
+  /** A lower corner of the back. */
+  public enum Corner {
+    SPINE,
+    FORE_EDGE;
+
+    public String id() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+
+  /** Who prints the barcode: the designer's art, the house over the art, or whichever is there. */
+  public enum Supplier {
+    DESIGNER,
+    HOUSE,
+    EITHER;
+
+    public String id() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+}

@@ -1,0 +1,65 @@
+package app.reglet.core.house;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Specification;
+import app.reglet.core.measure.Length;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Everything a house says of one binding.
+ *
+ * @param binding which
+ * @param make what the cover is made of
+ * @param spine the spine rules, first that applies
+ * @param trims sizes offered
+ * @param pages page counts, first limit that applies
+ * @param bleed art past the trim on each outer edge; zero where the turn-in takes its place
+ * @param safe distances to keep
+ * @param spineType words on the spine
+ * @param barcode the barcode's place
+ */
+public record BindingRules(
+    Binding binding,
+    Make make,
+    List<SpineCase> spine,
+    Trims trims,
+    List<PageLimit> pages,
+    Length bleed,
+    SafeDistances safe,
+    SpineTypeRule spineType,
+    Optional<BarcodeRule> barcode) {
+  public BindingRules {
+    spine = List.copyOf(spine);
+    pages = List.copyOf(pages);
+  }
+
+  /**
+   * The spine rule for this edition.
+   *
+   * @throws Refusal when the house has none for its paper and ink
+   */
+  public SpineCase spineFor(Specification spec) {
+    for (SpineCase c : spine) {
+      if (c.appliesTo(spec)) {
+        return c;
+      }
+    }
+    throw new Refusal(
+        "stock",
+        "The house gives no spine rule for "
+            + binding.title().toLowerCase()
+            + " on this paper and ink: choose another paper.");
+  }
+
+  /** The page limit for this edition, if the house states one. */
+  public Optional<PageLimit> pagesFor(Specification spec) {
+    for (PageLimit limit : pages) {
+      if (limit.appliesTo(spec)) {
+        return Optional.of(limit);
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,47 @@
+package app.reglet.core.house;
+
+import app.reglet.core.measure.Edges;
+import app.reglet.core.measure.Length;
+
+/** What a cover is made of beside its two panels and spine. Figures: common practice. */
+public sealed interface Make {
+  /** Panels and spine only: perfect bound or saddle stitched. */
+  record Plain() implements Make {}
+
+  /**
+   * A paperback with flaps folded in.
+   *
+   * @param flaps widths offered
+   * @param foldAllowance what a panel gains so that the flap's fold clears the book block
+   */
+  record Flapped(FlapRange flaps, Length foldAllowance) implements Make {}
+
+  /**
+   * A printed hardcover.
+   *
+   * @param turnIn what is folded round the board, on each side
+   * @param squares how far a board stands out beyond the pages at head and tail and at the
+   *     fore-edge; of the edges top, bottom and right are used
+   * @param jointGain what a face gains at the joint
+   * @param hinge the hinge's width
+   * @param hingeAdded whether the hinge lies between face and spine, else inside the face
+   */
+  record Case(Length turnIn, Edges squares, Length jointGain, Length hinge, boolean hingeAdded)
+      implements Make {}
+
+  /**
+   * A loose wrapper round a case.
+   *
+   * @param around the case it goes round
+   * @param allowance what each panel gains for the board's thickness and the folds
+   * @param flaps widths offered
+   */
+  record Jacket(Case around, Length allowance, FlapRange flaps) implements Make {}
+
+  /**
+   * Flap widths a house folds.
+   *
+   * @param usual the width taken when none is asked for
+   */
+  record FlapRange(Length least, Length usual, Length most) {}
+}

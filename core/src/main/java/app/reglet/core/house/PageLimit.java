@@ -1,0 +1,50 @@
+package app.reglet.core.house;
+
+import app.reglet.core.book.Specification;
+import app.reglet.core.measure.Size;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The page counts a house binds, for some trims and papers. The first limit that applies is taken.
+ *
+ * @param trims trims it holds for, empty for all
+ * @param stocks ids of papers, empty for all
+ * @param least the smallest count
+ * @param most the largest count
+ * @param multiple counts must be a multiple of this
+ */
+public record PageLimit(List<Size> trims, Set<String> stocks, int least, int most, int multiple) {
+  public PageLimit {
+    trims = List.copyOf(trims);
+    stocks = Set.copyOf(stocks);
+  }
+
+  public boolean appliesTo(Specification spec) {
+    return (trims.isEmpty() || trims.contains(spec.trim()))
+        && (stocks.isEmpty() || stocks.contains(spec.stock()));
+  }
+
+  public boolean allows(int pages) {
+    return pages >= least && pages <= most && pages % multiple == 0;
+  }
+
+  /** The largest allowed count not above this one, or the smallest there is. */
+  public int nearestBelow(int pages) {
+    return Math.max(first(), Math.min(last(), Math.floorDiv(pages, multiple) * multiple));
+  }
+
+  /** The smallest allowed count not below this one, or the largest there is. */
+  public int nearestAbove(int pages) {
+    long up = Math.floorDiv((long) pages + multiple - 1, multiple) * multiple;
+    return (int) Math.max(first(), Math.min(last(), up));
+  }
+
+  private int first() {
+    return Math.floorDiv(least + multiple - 1, multiple) * multiple;
+  }
+
+  private int last() {
+    return most / multiple * multiple;
+  }
+}

@@ -1,0 +1,100 @@
+package app.reglet.core.house;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.measure.Unit;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * A print house's rules, read from its document by {@link RuleSheetReader}.
+ *
+ * @param id short name used in addresses and on the command line
+ * @param name the house
+ * @param unit the unit it states figures in
+ * @param about a line for people
+ * @param stocks inside papers
+ * @param inks inside inks
+ * @param bindings what it says of each binding it offers
+ * @param files what it wants of the file
+ * @param examples worked cases that the sheet must reproduce
+ */
+public record RuleSheet(
+    String id,
+    String name,
+    Unit unit,
+    String about,
+    List<Stock> stocks,
+    List<Stock> inks,
+    Map<Binding, BindingRules> bindings,
+    FileRules files,
+    List<WorkedExample> examples) {
+  public RuleSheet {
+    stocks = List.copyOf(stocks);
+    inks = List.copyOf(inks);
+    bindings = Map.copyOf(bindings);
+    examples = List.copyOf(examples);
+  }
+
+  /**
+   * What the house says of a binding.
+   *
+   * @throws Refusal naming the bindings it does offer
+   */
+  public BindingRules rules(Binding binding) {
+    BindingRules rules = bindings.get(binding);
+    if (rules == null) {
+      String offered =
+          bindings.keySet().stream()
+              .sorted()
+              .map(b -> b.title().toLowerCase())
+              .collect(Collectors.joining(", "));
+      throw new Refusal(
+          "binding",
+          name
+              + " does not offer "
+              + binding.title().toLowerCase()
+              + ". It offers: "
+              + offered
+              + ".");
+    }
+    return rules;
+  }
+
+  /**
+   * A paper by its id.
+   *
+   * @throws Refusal naming the papers there are
+   */
+  public Stock stock(String id) {
+    return byId(stocks, id, "stock", "paper");
+  }
+
+  /**
+   * An inside ink by its id.
+   *
+   * @throws Refusal naming the inks there are
+   */
+  public Stock ink(String id) {
+    return byId(inks, id, "ink", "inside ink");
+  }
+
+  private Stock byId(List<Stock> all, String wanted, String field, String what) {
+    return all.stream()
+        .filter(s -> s.id().equals(wanted))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Refusal(
+                    field,
+                    name
+                        + " has no "
+                        + what
+                        + " “"
+                        + wanted
+                        + "”. It has: "
+                        + all.stream().map(Stock::id).collect(Collectors.joining(", "))
+                        + "."));
+  }
+}

@@ -1,0 +1,217 @@
+package app.reglet.core.house;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Specification;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+
+/**
+ * How a house computes the width of a spine. Formulas: common practice, no single source; grammage
+ * and bulk follow from their definitions (a leaf of g grams per square metre and v cm³ per gram is
+ * g × v / 1000 mm thick, and two pages make a leaf).
+ */
+public sealed interface SpineRule {
+
+  /** The width before the house's rounding. */
+  Length exact(Specification spec);
+
+  /** The sum a person can check, without its result: {@code 100 × 0.002252}. */
+  String working(Specification spec, Unit unit);
+
+  /** The name of the rule in documents. */
+  String kind();
+
+  private static String plus(Length add, Unit unit) {
+    return add.isZero()
+        ? ""
+        : add.isNegative() ? " − " + add.abs().figure(unit) : " + " + add.figure(unit);
+  }
+
+  /**
+   * pages × t + c.
+   *
+   * @param perPage thickness of one page, half a leaf
+   * @param add what cover and glue add
+   */
+  record CaliperPerPage(Length perPage, Length add) implements SpineRule {
+    @Override
+    public Length exact(Specification spec) {
+      return perPage.times(spec.pages()).plus(add);
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      return spec.pages() + " × " + perPage.figure(unit, 8) + plus(add, unit);
+    }
+
+    @Override
+    public String kind() {
+      return "caliper-per-page";
+    }
+  }
+
+  /**
+   * pages ÷ PPI + c.
+   *
+   * @param pagesPerInch pages to an inch of book block
+   * @param add what cover and glue add
+   */
+  record PaperPpi(BigDecimal pagesPerInch, Length add) implements SpineRule {
+    @Override
+    public Length exact(Specification spec) {
+      BigDecimal quanta =
+          BigDecimal.valueOf(spec.pages())
+              .multiply(BigDecimal.valueOf(Unit.IN.quanta()))
+              .divide(pagesPerInch, 0, RoundingMode.HALF_EVEN);
+      return new Length(quanta.longValueExact()).plus(add);
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      String inches = spec.pages() + " ÷ " + pagesPerInch.toPlainString();
+      return (unit == Unit.IN ? inches : inches + " × " + Length.of(1, Unit.IN).figure(unit))
+          + plus(add, unit);
+    }
+
+    @Override
+    public String kind() {
+      return "paper-ppi";
+    }
+  }
+
+  /**
+   * pages × g/m² × cm³/g ÷ 2000 mm + c.
+   *
+   * @param gsm grammage in g/m²
+   * @param bulk specific volume in cm³/g (1.8 is what merchants call volume 18)
+   * @param add what cover and glue add
+   * @param perPage the thickness of one page these make
+   */
+  record GrammageBulk(BigDecimal gsm, BigDecimal bulk, Length add, Length perPage)
+      implements SpineRule {
+    public GrammageBulk(BigDecimal gsm, BigDecimal bulk, Length add) {
+      this(gsm, bulk, add, Length.of(gsm.multiply(bulk).divide(BigDecimal.valueOf(2000)), Unit.MM));
+    }
+
+    @Override
+    public Length exact(Specification spec) {
+      return perPage.times(spec.pages()).plus(add);
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      String mm =
+          spec.pages() + " × " + gsm.toPlainString() + " × " + bulk.toPlainString() + " ÷ 2000";
+      return (unit == Unit.MM ? mm : mm + " ÷ 25.4") + plus(add, unit);
+    }
+
+    @Override
+    public String kind() {
+      return "grammage-bulk";
+    }
+  }
+
+  /**
+   * A table of page ranges. Outside it there is no width: an error, never a guess.
+   *
+   * @param rows in ascending order, not overlapping
+   */
+  record Steps(List<Row> rows) implements SpineRule {
+    /** From this count to that, both included, the spine is so wide. */
+    public record Row(int from, int to, Length width) {}
+
+    public Steps {
+      rows = List.copyOf(rows);
+    }
+
+    @Override
+    public Length exact(Specification spec) {
+      return row(spec.pages()).width();
+    }
+
+    /** The row for a count. */
+    public Row row(int pages) {
+      int low = 0;
+      int high = rows.size() - 1;
+      while (low <= high) {
+        int mid = (low + high) >>> 1;
+        Row row = rows.get(mid);
+        if (pages < row.from()) {
+          high = mid - 1;
+        } else if (pages > row.to()) {
+          low = mid + 1;
+        } else {
+          return row;
+        }
+      }
+      Row nearest = low >= rows.size() ? rows.get(rows.size() - 1) : rows.get(low);
+      if (low > 0 && low < rows.size() && pages - rows.get(low - 1).to() < nearest.from() - pages) {
+        nearest = rows.get(low - 1);
+      }
+      throw new Refusal(
+          "pages",
+          "The house's spine table has no row for "
+              + pages
+              + " pages: the nearest is "
+              + nearest.from()
+              + "–"
+              + nearest.to()
+              + " pages.");
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      Row row = row(spec.pages());
+      return "table, " + row.from() + "–" + row.to() + " pages";
+    }
+
+    @Override
+    public String kind() {
+      return "steps";
+    }
+  }
+
+  /** The house states the width on the order; nothing is computed. */
+  record Told() implements SpineRule {
+    @Override
+    public Length exact(Specification spec) {
+      return spec.toldSpine()
+          .orElseThrow(
+              () ->
+                  new Refusal(
+                      "spine",
+                      "This house states the spine width on the order: type it in, with its unit."));
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      return "as the house stated";
+    }
+
+    @Override
+    public String kind() {
+      return "told";
+    }
+  }
+
+  /** No spine: a folded sheet, stapled. */
+  record None() implements SpineRule {
+    @Override
+    public Length exact(Specification spec) {
+      return Length.ZERO;
+    }
+
+    @Override
+    public String working(Specification spec, Unit unit) {
+      return "no spine";
+    }
+
+    @Override
+    public String kind() {
+      return "none";
+    }
+  }
+}

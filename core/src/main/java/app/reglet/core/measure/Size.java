@@ -1,0 +1,82 @@
+package app.reglet.core.measure;
+
+import app.reglet.core.Refusal;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** A width and a height, width first as the trade says them. */
+public record Size(Length width, Length height) {
+  private static final Pattern TIMES =
+      Pattern.compile("\\s+by\\s+|[x×✕✖]", Pattern.CASE_INSENSITIVE);
+  private static final Pattern ISO_A =
+      Pattern.compile("([AB])\\s?([0-9]|10)", Pattern.CASE_INSENSITIVE);
+
+  /** Sizes A0–A10 and B0–B10 in mm, ISO 216, table 1. */
+  private static final int[][] A = {
+    {841, 1189},
+    {594, 841},
+    {420, 594},
+    {297, 420},
+    {210, 297},
+    {148, 210},
+    {105, 148},
+    {74, 105},
+    {52, 74},
+    {37, 52},
+    {26, 37}
+  };
+
+  private static final int[][] B = {
+    {1000, 1414},
+    {707, 1000},
+    {500, 707},
+    {353, 500},
+    {250, 353},
+    {176, 250},
+    {125, 176},
+    {88, 125},
+    {62, 88},
+    {44, 62},
+    {31, 44}
+  };
+
+  /**
+   * Reads a size as people type it: {@code 6 x 9}, {@code 6"x9"}, {@code 152.4 × 228.6 mm}, {@code
+   * A5}. Where only one side carries a unit, the other takes it too.
+   *
+   * @throws Refusal with a sentence when it can't be read
+   */
+  public static Size parse(String typed, Unit unitInForce) {
+    if (typed == null || typed.isBlank()) {
+      throw new Refusal("Nothing is typed here: give width × height, such as 6 x 9 in or A5.");
+    }
+    Matcher iso = ISO_A.matcher(typed.strip());
+    if (iso.matches()) {
+      int[] mm = (iso.group(1).equalsIgnoreCase("A") ? A : B)[Integer.parseInt(iso.group(2))];
+      return new Size(Length.of(mm[0], Unit.MM), Length.of(mm[1], Unit.MM));
+    }
+    String[] sides = TIMES.split(typed.strip().toLowerCase(Locale.ROOT), -1);
+    if (sides.length != 2 || sides[0].isBlank() || sides[1].isBlank()) {
+      throw new Refusal(
+          "“"
+              + typed.strip()
+              + "” is not a width × height: write it as 6 x 9 in, 148 x 210 mm or A5.");
+    }
+    Unit first = LengthParser.unitIn(sides[0], unitInForce);
+    Unit second = LengthParser.unitIn(sides[1], unitInForce);
+    return new Size(
+        LengthParser.length(sides[0], first == null && second != null ? second : unitInForce),
+        LengthParser.length(sides[1], second == null && first != null ? first : unitInForce));
+  }
+
+  /** {@code 12.4752 × 9.25 in}, exact to 6 decimals. */
+  public String print(Unit unit) {
+    return width.figure(unit) + " × " + height.print(unit);
+  }
+
+  /** As read on a drawing, rounded to the unit's usual decimals. */
+  public String brief(Unit unit) {
+    return width.figure(unit, unit.decimals()) + " × " + height.brief(unit);
+  }
+}

@@ -1,0 +1,367 @@
+package app.reglet.core.wrap;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Flaps;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.BarcodeRule;
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.Make;
+import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Edges;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * Measures the full sheet of a cover: {@code Specification + RuleSheet → Wrap}.
+ *
+ * <p>Every binding is a row of panels side by side with a margin (bleed or turn-in) round it; the
+ * bindings differ only in which panels there are and how wide. Formulas: common practice of the
+ * trade, no single source.
+ */
+public final class Measuring {
+  /** Above this no book is bound in one piece; such a count is a slip of the hand. */
+  public static final int MOST_PAGES = 20_000;
+
+  private static final Length LARGEST_TRIM = Length.of(1500, Unit.MM);
+  private static final Length SMALLEST_TRIM = Length.of(20, Unit.MM);
+
+  private final RuleSheet house;
+  private final BindingRules rules;
+  private final Specification spec;
+  private final SpineWidth spine;
+  private final List<Strip> strips = new ArrayList<>();
+  private final List<Sum.Term> across = new ArrayList<>();
+  private final List<Sum.Term> down = new ArrayList<>();
+  private Edges margin;
+  private boolean turnIn;
+  private Length hingeInside = Length.ZERO;
+  private Length height;
+
+  /** A panel before it has a place: its kind and its width. */
+  private record Strip(PanelKind kind, Length width) {}
+
+  private Measuring(Specification spec, RuleSheet house) {
+    this.house = house;
+    this.spec = spec;
+    this.rules = house.rules(spec.binding());
+    house.stock(spec.stock());
+    house.ink(spec.ink());
+    checkFacts(spec);
+    this.spine = SpineWidth.of(rules.spineFor(spec), spec);
+    if (spine.stated().isNegative()) {
+      throw new Refusal(
+          "pages",
+          spec.pages()
+              + " pages make a spine of "
+              + spine.stated().print(house.unit())
+              + " by this rule: the count is too small.");
+    }
+  }
+
+  /**
+   * Measures a cover.
+   *
+   * @throws Refusal with a sentence when the facts can't be measured by this sheet; facts that can
+   *     be measured but aren't offered are left to the checks
+   */
+  public static Wrap measure(Specification spec, RuleSheet house) {
+    return new Measuring(spec, house).build();
+  }
+
+  private static void checkFacts(Specification spec) {
+    if (spec.pages() < 1) {
+      throw new Refusal(
+          "pages", "A book has at least 1 page; " + spec.pages() + " can't be measured.");
+    }
+    if (spec.pages() > MOST_PAGES) {
+      throw new Refusal(
+          "pages",
+          String.format(
+              java.util.Locale.ROOT,
+              "%,d pages can't be bound in one piece; Reglet measures up to %,d.",
+              spec.pages(),
+              MOST_PAGES));
+    }
+    for (Length side : List.of(spec.trim().width(), spec.trim().height())) {
+      if (side.isLessThan(SMALLEST_TRIM) || side.isMoreThan(LARGEST_TRIM)) {
+        throw new Refusal(
+            "trim",
+            "A side of "
+                + side.print(Unit.MM)
+                + " is outside what Reglet measures: each side from 20 mm (0.7874 in) to 1500 mm (59.0551 in).");
+      }
+    }
+  }
+
+  private Wrap build() {
+    Make make = rules.make();
+    if (make instanceof Make.Plain) {
+      plain();
+    } else if (make instanceof Make.Flapped flapped) {
+      flapped(flapped);
+    } else if (make instanceof Make.Case c) {
+      cased(c);
+    } else if (make instanceof Make.Jacket jacket) {
+      jacket(jacket);
+    }
+    if (spec.turn() == PageTurn.RTL) {
+      Collections.reverse(strips);
+      Collections.reverse(across);
+    }
+    return assemble();
+  }
+
+  private void plain() {
+    bleed();
+    Length w = spec.trim().width();
+    heightOf("trim height", spec.trim().height());
+    row(Length.ZERO, w, Length.ZERO, w, Length.ZERO);
+    across.add(new Sum.Term(2, w, "trim width"));
+    across.add(new Sum.Term(1, spine.stated(), "spine"));
+    across.add(new Sum.Term(2, margin.left(), "bleed"));
+  }
+
+  private void flapped(Make.Flapped make) {
+    bleed();
+    Length w = spec.trim().width();
+    Flaps flaps = flaps(make.flaps());
+    Length backGain = flaps.back().isZero() ? Length.ZERO : make.foldAllowance();
+    Length frontGain = flaps.front().isZero() ? Length.ZERO : make.foldAllowance();
+    heightOf("trim height", spec.trim().height());
+    row(flaps.back(), w.plus(backGain), Length.ZERO, w.plus(frontGain), flaps.front());
+    across.add(new Sum.Term(1, flaps.back(), "back flap"));
+    across.add(new Sum.Term(2, w, "trim width"));
+    across.add(new Sum.Term(1, backGain.plus(frontGain), "fold allowances"));
+    across.add(new Sum.Term(1, spine.stated(), "spine"));
+    across.add(new Sum.Term(1, flaps.front(), "front flap"));
+    across.add(new Sum.Term(2, margin.left(), "bleed"));
+  }
+
+  private void cased(Make.Case make) {
+    margin = Edges.all(make.turnIn());
+    turnIn = true;
+    Length face = face(make);
+    faceHeight(make);
+    Length hinge = make.hingeAdded() ? make.hinge() : Length.ZERO;
+    hingeInside = make.hingeAdded() ? Length.ZERO : make.hinge();
+    row(Length.ZERO, face, hinge, face, Length.ZERO);
+    across.add(new Sum.Term(2, make.turnIn(), "turn-in"));
+    faceTerms(make);
+    across.add(new Sum.Term(2, hinge, "hinge"));
+    across.add(new Sum.Term(1, spine.stated(), "spine"));
+  }
+
+  private void jacket(Make.Jacket make) {
+    bleed();
+    Make.Case c = make.around();
+    Length hinge = c.hingeAdded() ? c.hinge() : Length.ZERO;
+    Length panel = face(c).plus(hinge).plus(make.allowance());
+    Flaps flaps = flaps(make.flaps());
+    faceHeight(c);
+    hingeInside = c.hinge();
+    row(flaps.back(), panel, Length.ZERO, panel, flaps.front());
+    across.add(new Sum.Term(1, flaps.back(), "back flap"));
+    faceTerms(c);
+    across.add(new Sum.Term(2, hinge, "hinge"));
+    across.add(new Sum.Term(2, make.allowance(), "board and fold allowance"));
+    across.add(new Sum.Term(1, spine.stated(), "spine"));
+    across.add(new Sum.Term(1, flaps.front(), "front flap"));
+    across.add(new Sum.Term(2, margin.left(), "bleed"));
+  }
+
+  private void bleed() {
+    margin = Edges.all(rules.bleed());
+  }
+
+  private Length face(Make.Case make) {
+    return spec.trim().width().plus(make.squares().right()).plus(make.jointGain());
+  }
+
+  private void faceTerms(Make.Case make) {
+    across.add(new Sum.Term(2, spec.trim().width(), "trim width"));
+    across.add(new Sum.Term(2, make.squares().right(), "fore-edge square"));
+    across.add(new Sum.Term(2, make.jointGain(), "joint gain"));
+  }
+
+  private void faceHeight(Make.Case make) {
+    heightOf("trim height", spec.trim().height());
+    height = height.plus(make.squares().top()).plus(make.squares().bottom());
+    down.add(new Sum.Term(1, make.squares().top(), "head square"));
+    down.add(new Sum.Term(1, make.squares().bottom(), "tail square"));
+  }
+
+  private void heightOf(String what, Length h) {
+    height = h;
+    down.add(new Sum.Term(1, h, what));
+  }
+
+  private Flaps flaps(Make.FlapRange range) {
+    Flaps flaps = spec.flaps().orElse(new Flaps(range.usual(), range.usual()));
+    for (Length f : List.of(flaps.front(), flaps.back())) {
+      if (!f.isZero() && (f.isLessThan(range.least()) || f.isMoreThan(range.most()))) {
+        throw new Refusal(
+            "flaps",
+            "A flap of "
+                + f.print(house.unit())
+                + " isn't folded by "
+                + house.name()
+                + ": from "
+                + range.least().print(house.unit())
+                + " to "
+                + range.most().print(house.unit())
+                + ", or none.");
+      }
+    }
+    return flaps;
+  }
+
+  private void row(Length backFlap, Length back, Length hinge, Length front, Length frontFlap) {
+    strip(PanelKind.BACK_FLAP, backFlap);
+    strip(PanelKind.BACK, back);
+    strip(PanelKind.BACK_HINGE, hinge);
+    strip(PanelKind.SPINE, spine.stated());
+    strip(PanelKind.FRONT_HINGE, hinge);
+    strip(PanelKind.FRONT, front);
+    strip(PanelKind.FRONT_FLAP, frontFlap);
+  }
+
+  private void strip(PanelKind kind, Length width) {
+    if (width.isPositive()) {
+      strips.add(new Strip(kind, width));
+    }
+  }
+
+  private Wrap assemble() {
+    down.add(new Sum.Term(2, margin.top(), turnIn ? "turn-in" : "bleed"));
+    Sum widthSum = Sum.of("sheet width", across);
+    Sum heightSum = Sum.of("sheet height", down);
+    Size sheet = new Size(widthSum.result(), heightSum.result());
+    Box trimmed = new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height()).inset(margin);
+
+    List<Panel> panels = new ArrayList<>();
+    List<Fold> folds = new ArrayList<>();
+    List<Zone> zones = new ArrayList<>();
+    Length x = trimmed.left();
+    for (int i = 0; i < strips.size(); i++) {
+      Strip s = strips.get(i);
+      PanelKind before = i == 0 ? null : strips.get(i - 1).kind();
+      PanelKind after = i == strips.size() - 1 ? null : strips.get(i + 1).kind();
+      if (before != null) {
+        folds.add(new Fold(x, before, s.kind()));
+      }
+      Box box = new Box(x, trimmed.top(), s.width(), height);
+      Box art =
+          box.outset(
+              new Edges(
+                  margin.top(),
+                  after == null ? margin.right() : Length.ZERO,
+                  margin.bottom(),
+                  before == null ? margin.left() : Length.ZERO));
+      panels.add(new Panel(s.kind(), box, art, safe(s.kind(), box, before, after)));
+      hingeZone(s.kind(), box, before, after, zones);
+      x = x.plus(s.width());
+    }
+    for (Panel p : panels) {
+      if (!p.kind().isHinge()) {
+        zones.add(new Zone(Zone.Kind.SAFE, p.kind(), p.safe()));
+      }
+      if (p.kind() == PanelKind.BACK) {
+        rules
+            .barcode()
+            .ifPresent(
+                b -> zones.add(new Zone(Zone.Kind.BARCODE, PanelKind.BACK, barcode(b, p.trim()))));
+      }
+    }
+    return new Wrap(
+        house,
+        rules,
+        spec,
+        spine,
+        sheet,
+        house.files().sheetRounding().apply(sheet),
+        trimmed,
+        margin,
+        turnIn,
+        panels,
+        folds,
+        zones,
+        dimensions(sheet, trimmed, panels),
+        widthSum,
+        heightSum);
+  }
+
+  private Box safe(PanelKind kind, Box box, PanelKind before, PanelKind after) {
+    if (kind.isHinge()) {
+      return new Box(box.centreX(), box.centreY(), Length.ZERO, Length.ZERO);
+    }
+    Length trim = rules.safe().trim();
+    return box.inset(new Edges(trim, safeFrom(kind, after), trim, safeFrom(kind, before)));
+  }
+
+  private Length safeFrom(PanelKind kind, PanelKind neighbour) {
+    if (neighbour == null) {
+      return rules.safe().trim();
+    }
+    if (neighbour.isHinge()) {
+      return rules.safe().hinge();
+    }
+    boolean besideSpine = neighbour == PanelKind.SPINE;
+    if (besideSpine && hingeInside.isPositive()) {
+      return hingeInside.plus(rules.safe().hinge());
+    }
+    return rules.safe().fold();
+  }
+
+  private void hingeZone(
+      PanelKind kind, Box box, PanelKind before, PanelKind after, List<Zone> zones) {
+    if (kind.isHinge()) {
+      zones.add(new Zone(Zone.Kind.HINGE, kind, box));
+    } else if (hingeInside.isPositive() && (kind == PanelKind.BACK || kind == PanelKind.FRONT)) {
+      Length left = before == PanelKind.SPINE ? box.left() : box.right().minus(hingeInside);
+      zones.add(
+          new Zone(Zone.Kind.HINGE, kind, new Box(left, box.top(), hingeInside, box.height())));
+    }
+  }
+
+  private Box barcode(BarcodeRule b, Box back) {
+    boolean spineOnRight = spec.turn() == PageTurn.LTR;
+    boolean onRight = spineOnRight == (b.corner() == BarcodeRule.Corner.SPINE);
+    Length fromSide =
+        b.corner() == BarcodeRule.Corner.SPINE ? b.fromSide().plus(hingeInside) : b.fromSide();
+    Length width = b.width().min(back.width());
+    Length height = b.height().min(back.height());
+    Length left = onRight ? back.right().minus(fromSide).minus(width) : back.left().plus(fromSide);
+    left = left.max(back.left()).min(back.right().minus(width));
+    Length top = back.bottom().minus(b.fromTail()).minus(height).max(back.top());
+    return new Box(left, top, width, height);
+  }
+
+  private List<Dimension> dimensions(Size sheet, Box trimmed, List<Panel> panels) {
+    String edge = turnIn ? "turn-in" : "bleed";
+    List<Dimension> lines = new ArrayList<>();
+    if (margin.left().isPositive()) {
+      lines.add(new Dimension(Dimension.Axis.ACROSS, 0, Length.ZERO, trimmed.left(), edge));
+      lines.add(new Dimension(Dimension.Axis.DOWN, 0, Length.ZERO, trimmed.top(), edge));
+    }
+    for (Panel p : panels) {
+      lines.add(
+          new Dimension(
+              Dimension.Axis.ACROSS,
+              0,
+              p.trim().left(),
+              p.trim().right(),
+              p.kind().title().toLowerCase(java.util.Locale.ROOT)));
+    }
+    lines.add(
+        new Dimension(Dimension.Axis.DOWN, 0, trimmed.top(), trimmed.bottom(), "trimmed height"));
+    lines.add(new Dimension(Dimension.Axis.ACROSS, 1, Length.ZERO, sheet.width(), "sheet"));
+    lines.add(new Dimension(Dimension.Axis.DOWN, 1, Length.ZERO, sheet.height(), "sheet"));
+    return lines;
+  }
+}

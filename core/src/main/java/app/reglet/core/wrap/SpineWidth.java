@@ -1,0 +1,33 @@
+package app.reglet.core.wrap;
+
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.SpineCase;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+
+/**
+ * The width of a spine, as computed and as the house rounds it. The sheet is measured with the
+ * stated width, since that is the spine the house makes.
+ *
+ * @param exact before the house's rounding
+ * @param stated after it
+ * @param by the rule it comes from
+ * @param spec the facts it was computed for
+ */
+public record SpineWidth(Length exact, Length stated, SpineCase by, Specification spec) {
+  static SpineWidth of(SpineCase by, Specification spec) {
+    Length exact = by.rule().exact(spec);
+    return new SpineWidth(exact, by.rounding().apply(exact), by, spec);
+  }
+
+  /** {@code 100 × 0.002252 = 0.2252 in}, with the rounding where the house rounds. */
+  public String print(Unit unit) {
+    String sum =
+        by.rule().working(spec, unit)
+            + (exact.isExactIn(unit, 6) ? " = " : " ≈ ")
+            + exact.print(unit);
+    return by.rounding().isNone() || exact.equals(stated)
+        ? sum
+        : sum + ", " + by.rounding().print(unit) + ": " + stated.print(unit);
+  }
+}

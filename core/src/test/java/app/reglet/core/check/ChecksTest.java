@@ -1,0 +1,163 @@
+package app.reglet.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Book;
+import app.reglet.core.book.Isbn;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.Houses;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+
+public class ChecksTest {
+  private static final Book BOOK =
+      new Book(
+          "The Salt Ledger",
+          "",
+          "Maren Aldous",
+          "Sedge & Samphire",
+          "",
+          Optional.of(Isbn.parse("9780306406157")),
+          "");
+
+  private static Wrap wrap(String trim, int pages) {
+    return Measuring.measure(
+        Specification.of(
+            Binding.PERFECT_BOUND,
+            Size.parse(trim, Unit.IN),
+            pages,
+            "white",
+            "black",
+            PageTurn.LTR),
+        Houses.GANNET);
+  }
+
+  private static Box in(String x, String y, String w, String h) {
+    return new Box(Length.in(x), Length.in(y), Length.in(w), Length.in(h));
+  }
+
+  private static Laid.Words words(Box ink, String pt) {
+    return new Laid.Words(
+        "w", "Title", ink, ink, Length.pt(pt), false, "", "Spectral", Length.pt("20"));
+  }
+
+  private static List<String> codes(Wrap wrap, Laid... laid) {
+    return Check.run(new Subject(wrap, BOOK, List.of(laid), Unit.IN)).stream()
+        .map(Finding::code)
+        .toList();
+  }
+
+  /** A cover with nothing wrong: the barcode in its area and what is given. */
+  private static Laid[] with(Wrap wrap, Laid... more) {
+    Laid[] all = new Laid[more.length + 1];
+    all[0] = new Laid.Barcode("b", "Barcode", wrap.box(Region.BARCODE).orElseThrow());
+    System.arraycopy(more, 0, all, 1, more.length);
+    return all;
+  }
+
+  @Test
+  public void nothingToSayOfAGoodCover() {
+    Wrap w = wrap("6 x 9", 320);
+    assertThat(
+            codes(
+                w,
+                with(
+                    w,
+                    words(in("8", "2", "3", "1"), "30"),
+                    new Laid.Area("a", "Ground", w.sheetBox()))))
+        .isEmpty();
+  }
+
+  @Test
+  public void pagesAndTrims() {
+    assertThat(codes(wrap("6 x 9", 31))).containsExactly("pages-not-offered");
+    Finding odd = Check.run(new Subject(wrap("6 x 9", 31), BOOK, List.of(), Unit.IN)).get(0);
+    assertThat(odd.sentence()).contains("31").contains("even").contains("30 and 32");
+    assertThat(odd.remedies()).containsExactly(new Remedy.UsePages(32), new Remedy.UsePages(30));
+    Finding few = Check.run(new Subject(wrap("6 x 9", 10), BOOK, List.of(), Unit.IN)).get(0);
+    assertThat(few.remedies()).containsExactly(new Remedy.UsePages(24));
+    Finding trim = Check.run(new Subject(wrap("4 x 50", 100), BOOK, List.of(), Unit.IN)).get(0);
+    assertThat(trim.code()).isEqualTo("trim-not-offered");
+    assertThat(trim.sentence()).contains("4 × 50 in").contains("nearest");
+    assertThat(trim.remedies()).hasSize(1).first().isInstanceOf(Remedy.UseTrim.class);
+  }
+
+  @Test
+  public void wordsOutsideTheSafeZone() {
+    Wrap w = wrap("6 x 9", 320);
+    // the front's safe zone starts 0.0625 in after the fold and ends 0.125 in before the trim
+    assertThat(codes(w, with(w, words(in("8", "0.24", "3", "1"), "30"))))
+        .containsExactly("words-outside-safe");
+    assertThat(codes(w, with(w, words(in("8", "0.25", "3", "1"), "30")))).isEmpty();
+    assertThat(codes(w, with(w, words(in("10", "4", "2.8", "1"), "30"))))
+        .containsExactly("words-outside-safe");
+    assertThat(codes(w, with(w, words(in("20", "4", "1", "1"), "30"))))
+        .containsExactly("words-outside-safe");
+  }
+
+  @Test
+  public void wordsAcrossAFoldAreToldOnce() {
+    Wrap w = wrap("6 x 9", 320);
+    assertThat(codes(w, with(w, words(in("6.4", "4", "3", "1"), "30"))))
+        .containsExactly("words-across-fold");
+  }
+
+  @Test
+  public void spineType() {
+    // 100 pages: 0.2252 in, less 2 × 0.0625 in leaves 0.1002 in
+    Wrap thin = wrap("6 x 9", 100);
+    Laid.Words inBand = words(in("6.19", "2", "0.09", "3"), "8");
+    assertThat(codes(thin, with(thin, inBand))).isEmpty();
+    assertThat(codes(thin, with(thin, words(in("6.15", "2", "0.15", "3"), "12"))))
+        .containsExactly("spine-type-too-big");
+    assertThat(codes(thin, with(thin, words(in("6.19", "2", "0.05", "3"), "5"))))
+        .containsExactly("spine-type-too-small");
+    Wrap thinner = wrap("6 x 9", 78);
+    assertThat(codes(thinner, with(thinner, words(in("6.19", "2", "0.04", "3"), "7"))))
+        .containsExactly("spine-type-not-allowed");
+  }
+
+  @Test
+  public void barcodeArea() {
+    Wrap w = wrap("6 x 9", 320);
+    assertThat(codes(w, with(w, words(in("4", "8", "1", "0.2"), "9"))))
+        .containsExactly("barcode-area-covered");
+    assertThat(codes(w, words(in("8", "2", "3", "1"), "30"))).containsExactly("barcode-missing");
+    assertThat(codes(w, new Laid.Barcode("b", "Barcode", in("1", "1", "1.5", "1"))))
+        .containsExactly("barcode-out-of-area");
+  }
+
+  @Test
+  public void artThatStopsAtTheTrim() {
+    Wrap w = wrap("6 x 9", 320);
+    assertThat(codes(w, with(w, new Laid.Area("a", "Band", w.trimmed()))))
+        .containsExactly("bleed-not-reached");
+    // clear of the trim by more than the drift: meant to be a panel inside the page
+    assertThat(codes(w, with(w, new Laid.Area("a", "Panel", in("8", "1", "3", "3"))))).isEmpty();
+    // 0.05 in inside the trim, where the knife may drift 0.0625 in
+    assertThat(codes(w, with(w, new Laid.Area("a", "Band", in("0.175", "1", "3", "3")))))
+        .containsExactly("bleed-not-reached");
+  }
+
+  @Test
+  public void pictureResolution() {
+    Wrap w = wrap("6 x 9", 320);
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 300)))).isEmpty();
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 299.4))))
+        .containsExactly("picture-soft");
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 200))))
+        .containsExactly("picture-soft");
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 199.9))))
+        .containsExactly("picture-too-coarse");
+  }
+}

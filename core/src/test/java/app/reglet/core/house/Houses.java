@@ -1,0 +1,22 @@
+package app.reglet.core.house;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+
+/** The shipped sheets, for tests. */
+public final class Houses {
+  public static final RuleSheet GANNET = RuleSheetReader.read(text("gannet-and-gauge"));
+  public static final RuleSheet OSIER = RuleSheetReader.read(text("osier-row"));
+
+  private Houses() {}
+
+  public static String text(String id) {
+    try (InputStream in = Houses.class.getResourceAsStream("/houses/" + id + ".json")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,121 @@
+package app.reglet.press.inspect;
+
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Wrap;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Whether a PDF is the press file that an edition needs: page count, size within the house's
+ * tolerance, trim, fonts.
+ */
+public final class FitCheck {
+  private FitCheck() {}
+
+  /**
+   * One comparison.
+   *
+   * @param what is compared
+   * @param fits whether it is as it must be
+   * @param expected what the edition needs
+   * @param found what the file has
+   * @param sentence what to do about it, empty when it fits
+   */
+  public record Answer(String what, boolean fits, String expected, String found, String sentence) {}
+
+  /** Compares a file with the sheet it should be. */
+  public static List<Answer> of(PdfFacts file, Wrap wrap) {
+    List<Answer> answers = new ArrayList<>();
+    answers.add(
+        new Answer(
+            "Pages",
+            file.pages() == 1,
+            "1",
+            String.valueOf(file.pages()),
+            file.pages() == 1 ? "" : "A cover is one page; this file has " + file.pages() + "."));
+    answers.add(sheet(file, wrap));
+    trim(file, wrap, answers);
+    long loose = file.fonts().stream().filter(f -> !f.embedded()).count();
+    answers.add(
+        new Answer(
+            "Fonts",
+            loose == 0,
+            "all embedded",
+            loose == 0
+                ? (file.fonts().isEmpty() ? "no fonts" : "all embedded")
+                : loose + " not embedded",
+            loose == 0 ? "" : "Embed every font, or turn its words into outlines."));
+    return answers;
+  }
+
+  /** A size in both units, the house's first. */
+  public static String both(Size size, Unit first) {
+    Unit second = first == Unit.IN ? Unit.MM : Unit.IN;
+    return size.brief(first) + " (" + size.brief(second) + ")";
+  }
+
+  private static Answer sheet(PdfFacts file, Wrap wrap) {
+    Unit unit = wrap.house().unit();
+    Size found = file.first().media();
+    Size wanted = wrap.sheet();
+    Length tolerance = wrap.house().files().tolerance();
+    boolean fits = within(found, wanted, tolerance);
+    String sentence = "";
+    if (!fits) {
+      Length dw = found.width().minus(wanted.width());
+      Length dh = found.height().minus(wanted.height());
+      sentence =
+          "The page is "
+              + off(dw, "wide", "narrow", unit)
+              + (dw.isZero() || dh.isZero() ? "" : " and ")
+              + off(dh, "high", "low", unit)
+              + "; "
+              + wrap.house().name()
+              + " takes ±"
+              + tolerance.print(unit)
+              + ".";
+      if (within(found, wrap.trimmed().size(), tolerance)
+          && !wrap.trimmed().size().equals(wanted)) {
+        sentence += " It has the trimmed size: the bleed is missing.";
+      }
+    }
+    return new Answer(
+        "Sheet",
+        fits,
+        both(wanted, unit) + " ±" + tolerance.print(unit),
+        both(found, unit),
+        sentence);
+  }
+
+  private static String off(Length by, String more, String less, Unit unit) {
+    return by.isZero() ? "" : by.abs().brief(unit) + " too " + (by.isPositive() ? more : less);
+  }
+
+  private static void trim(PdfFacts file, Wrap wrap, List<Answer> answers) {
+    if (!file.first().has("TrimBox")) {
+      return;
+    }
+    Unit unit = wrap.house().unit();
+    Size found = file.first().size("TrimBox");
+    Size wanted = wrap.trimmed().size();
+    boolean fits = within(found, wanted, wrap.house().files().tolerance());
+    answers.add(
+        new Answer(
+            "Trim box",
+            fits,
+            both(wanted, unit),
+            both(found, unit),
+            fits
+                ? ""
+                : "The trim box marks another size than the trimmed cover: set it to "
+                    + wanted.print(unit)
+                    + "."));
+  }
+
+  private static boolean within(Size found, Size wanted, Length tolerance) {
+    return !found.width().minus(wanted.width()).abs().isMoreThan(tolerance)
+        && !found.height().minus(wanted.height()).abs().isMoreThan(tolerance);
+  }
+}

@@ -1,0 +1,198 @@
+package app.reglet.press.pdf;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Calendar;
+import java.util.GregorianCalendar;
+import java.util.Locale;
+import java.util.TimeZone;
+import java.util.zip.CRC32;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDMetadata;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.color.PDICCBased;
+import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
+import org.apache.xmpbox.XMPMetadata;
+import org.apache.xmpbox.schema.DublinCoreSchema;
+import org.apache.xmpbox.schema.XMPBasicSchema;
+import org.apache.xmpbox.xml.XmpSerializer;
+
+/**
+ * The press file: one page of the sheet's size, from the same display list as the screen.
+ *
+ * <p>Boxes: ISO 32000-1, 14.11.2: MediaBox the sheet, BleedBox the sheet, TrimBox the trimmed
+ * cover. Type stays live with embedded subsets; bars are in black ink only (DeviceCMYK 0 0 0 1);
+ * other colours are sRGB. The same artwork, book and time give the same bytes.
+ */
+public final class PressFile {
+  private PressFile() {}
+
+  /**
+   * Makes the file.
+   *
+   * @param artwork what is printed
+   * @param book for title and author
+   * @param made the time written into the file, to the second
+   */
+  public static byte[] make(Artwork artwork, Book book, Instant made) {
+    Wrap wrap = artwork.wrap();
+    try (PDDocument document = new PDDocument()) {
+      document.setVersion(1.6f);
+      PDPage page = new PDPage(rectangle(wrap.sheetBox(), wrap.sheet()));
+      document.addPage(page);
+      box(page, COSName.MEDIA_BOX, wrap.sheetBox(), wrap.sheet());
+      box(page, COSName.CROP_BOX, wrap.sheetBox(), wrap.sheet());
+      box(page, COSName.BLEED_BOX, wrap.sheetBox(), wrap.sheet());
+      box(page, COSName.TRIM_BOX, wrap.trimmed(), wrap.sheet());
+      PDResources resources = new PDResources();
+      page.setResources(resources);
+      PDICCBased srgb = srgb(document);
+      resources.put(COSName.getPDFName("DefaultRGB"), srgb);
+      document.getDocumentCatalog().addOutputIntent(intent(document));
+      PageWriter writer = new PageWriter(document, resources, wrap.sheet().height().toPoints());
+      byte[] content = writer.write(artwork.marks());
+      writer.finishFonts();
+      page.setContents(
+          new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
+      describe(document, book, made);
+      CRC32 seed = new CRC32();
+      seed.update(content);
+      document.setDocumentId(seed.getValue());
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      document.save(out, CompressParameters.DEFAULT_COMPRESSION);
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * The file's name: title, kind, trim, pages, revision. Letters and digits of any script stay.
+   *
+   * @param kind what it is, {@code wrap}
+   */
+  public static String name(Book book, Wrap wrap, String kind, int revision) {
+    var unit = wrap.house().unit();
+    String title =
+        book.title()
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("[^\\p{L}\\p{N}]+", "-")
+            .replaceAll("^-|-$", "");
+    String trim =
+        wrap.spec().trim().width().figure(unit, 3)
+            + "x"
+            + wrap.spec().trim().height().figure(unit, 3)
+            + unit.symbol();
+    String stem =
+        title.isEmpty()
+            ? "untitled"
+            : title.substring(
+                0,
+                title.offsetByCodePoints(0, Math.min(60, title.codePointCount(0, title.length()))));
+    return stem + "_" + kind + "_" + trim + "_" + wrap.spec().pages() + "pp_r" + revision + ".pdf";
+  }
+
+  private static PDRectangle rectangle(Box box, Size sheet) {
+    return new PDRectangle(
+        (float) box.left().toPoints(),
+        (float) sheet.height().minus(box.bottom()).toPoints(),
+        (float) box.width().toPoints(),
+        (float) box.height().toPoints());
+  }
+
+  /** A page box, PDF's origin bottom left, in points. */
+  private static void box(PDPage page, COSName name, Box box, Size sheet) {
+    COSArray array = new COSArray();
+    array.add(number(box.left().toPoints()));
+    array.add(number(sheet.height().minus(box.bottom()).toPoints()));
+    array.add(number(box.right().toPoints()));
+    array.add(number(sheet.height().minus(box.top()).toPoints()));
+    page.getCOSObject().setItem(name, array);
+  }
+
+  private static COSFloat number(double points) {
+    try {
+      return new COSFloat(String.format(Locale.ROOT, "%.5f", points));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static byte[] srgbProfile() {
+    return ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
+  }
+
+  private static PDICCBased srgb(PDDocument document) throws IOException {
+    PDICCBased space = new PDICCBased(document);
+    try (var out = space.getPDStream().createOutputStream(COSName.FLATE_DECODE)) {
+      out.write(srgbProfile());
+    }
+    space.getPDStream().getCOSObject().setInt(COSName.N, 3);
+    space.getPDStream().getCOSObject().setItem(COSName.ALTERNATE, COSName.DEVICERGB);
+    return space;
+  }
+
+  private static PDOutputIntent intent(PDDocument document) throws IOException {
+    PDOutputIntent intent = new PDOutputIntent(document, new ByteArrayInputStream(srgbProfile()));
+    intent.setInfo("sRGB IEC61966-2.1");
+    intent.setOutputCondition("sRGB IEC61966-2.1");
+    intent.setOutputConditionIdentifier("sRGB IEC61966-2.1");
+    intent.setRegistryName("http://www.color.org");
+    return intent;
+  }
+
+  private static void describe(PDDocument document, Book book, Instant made) throws IOException {
+    Calendar when = GregorianCalendar.from(made.atZone(ZoneOffset.UTC));
+    when.setTimeZone(TimeZone.getTimeZone("UTC"));
+    when.set(Calendar.MILLISECOND, 0);
+    PDDocumentInformation info = new PDDocumentInformation();
+    info.setTitle(book.title());
+    info.setAuthor(book.author());
+    info.setCreator("Reglet");
+    info.setProducer("Reglet");
+    info.setCreationDate(when);
+    info.setModificationDate(when);
+    document.setDocumentInformation(info);
+    try {
+      XMPMetadata xmp = XMPMetadata.createXMPMetadata();
+      DublinCoreSchema dc = xmp.createAndAddDublinCoreSchema();
+      dc.setTitle(book.title());
+      if (!book.author().isEmpty()) {
+        dc.addCreator(book.author());
+      }
+      book.isbn().ifPresent(i -> dc.setIdentifier("ISBN " + i.digits()));
+      XMPBasicSchema basic = xmp.createAndAddXMPBasicSchema();
+      basic.setCreatorTool("Reglet");
+      basic.setCreateDate(when);
+      basic.setModifyDate(when);
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      new XmpSerializer().serialize(xmp, out, true);
+      PDMetadata metadata = new PDMetadata(document);
+      metadata.importXMPMetadata(
+          out.toString(StandardCharsets.UTF_8).getBytes(StandardCharsets.UTF_8));
+      document.getDocumentCatalog().setMetadata(metadata);
+    } catch (javax.xml.transform.TransformerException e) {
+      throw new IOException(e);
+    }
+  }
+}

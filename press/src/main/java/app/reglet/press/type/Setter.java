@@ -1,0 +1,172 @@
+package app.reglet.press.type;
+
+import app.reglet.core.design.Content;
+import java.text.BreakIterator;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Sets words in a frame: breaks lines, finds the size, places baselines. A block's height runs from
+ * the ascenders of its first line to the descenders of its last.
+ */
+public final class Setter {
+  private static final double MM_PER_POINT = 25.4 / 72;
+  private static final double SMALLEST = 4 * MM_PER_POINT;
+  private static final double STEP = 0.1 * MM_PER_POINT;
+  private static final double HAIR = 1e-6;
+
+  private final Typeface face;
+  private final Content.Words words;
+  private final double tracking;
+  private final List<List<Segment>> paragraphs = new ArrayList<>();
+  private final Map<String, ShapedLine> shaped = new HashMap<>();
+
+  /** How far ink may stand out left of a line's start and right of its end, in ems: italics do. */
+  private double outLeft;
+
+  private double outRight;
+
+  /** A stretch of text between two places where a line may break; the width excludes end spaces. */
+  private record Segment(String text, double solid, double full) {}
+
+  private Setter(Content.Words words, String text, Typeface face) {
+    this.face = face;
+    this.words = words;
+    this.tracking = words.tracking() / 1000.0;
+    for (String paragraph : text.strip().split("\\R", -1)) {
+      paragraphs.add(segments(paragraph.strip().replace('\t', ' ')));
+    }
+  }
+
+  /**
+   * Sets words.
+   *
+   * @param words how
+   * @param text what
+   * @param face in which face
+   * @param width of the frame along the lines, mm
+   * @param height of the frame across the lines, mm
+   */
+  public static SetWords set(
+      Content.Words words, String text, Typeface face, double width, double height) {
+    if (text.isBlank()) {
+      return new SetWords(words.size().toMm(), List.of(), false);
+    }
+    return new Setter(words, text, face).fitted(width, height);
+  }
+
+  /** The largest size in mm whose lines, ascender to descender, stand in this height. */
+  public static double largestIn(Typeface face, double height) {
+    return height / (face.ascent() + face.descent());
+  }
+
+  private List<Segment> segments(String paragraph) {
+    List<Segment> segments = new ArrayList<>();
+    BreakIterator breaks = BreakIterator.getLineInstance(Locale.ENGLISH);
+    breaks.setText(paragraph);
+    int from = breaks.first();
+    for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
+      String text = paragraph.substring(from, to);
+      ShapedLine solid = line(text.stripTrailing());
+      outLeft = Math.max(outLeft, -solid.ink().getMinX());
+      outRight = Math.max(outRight, solid.ink().getMaxX() - solid.advance());
+      segments.add(new Segment(text, solid.advance(), line(text).advance()));
+    }
+    return segments;
+  }
+
+  private ShapedLine line(String text) {
+    return shaped.computeIfAbsent(text, t -> face.shape(t, tracking));
+  }
+
+  private SetWords fitted(double width, double height) {
+    double most = words.size().toMm();
+    if (!words.fit()) {
+      return place(most, width, height);
+    }
+    if (fits(most, width, height)) {
+      return place(most, width, height);
+    }
+    // sizes in tenths of a point; fits() holds for small sizes and fails for large ones
+    int low = (int) Math.ceil(SMALLEST / STEP);
+    int high = (int) Math.floor(most / STEP);
+    while (low < high) {
+      int mid = (low + high + 1) / 2;
+      if (fits(mid * STEP, width, height)) {
+        low = mid;
+      } else {
+        high = mid - 1;
+      }
+    }
+    return place(Math.min(low * STEP, most), width, height);
+  }
+
+  private boolean fits(double size, double width, double height) {
+    List<String> lines = broken(size, width);
+    return blockHeight(lines.size(), size) <= height + HAIR
+        && (widest(lines) + outLeft + outRight) * size <= width + HAIR;
+  }
+
+  private double widest(List<String> lines) {
+    return lines.stream().mapToDouble(l -> line(l).advance()).max().orElse(0);
+  }
+
+  private double blockHeight(int lines, double size) {
+    double descent = words.capitals() ? 0 : face.descent();
+    double ascent = words.capitals() ? face.capHeight() : face.ascent();
+    return size * (ascent + (lines - 1) * words.leading() + descent);
+  }
+
+  private List<String> broken(double size, double width) {
+    double room = width / size - outLeft - outRight;
+    List<String> lines = new ArrayList<>();
+    for (List<Segment> paragraph : paragraphs) {
+      StringBuilder current = new StringBuilder();
+      double used = 0;
+      for (Segment s : paragraph) {
+        if (!current.isEmpty() && used + s.solid() > room + HAIR) {
+          lines.add(current.toString().stripTrailing());
+          current.setLength(0);
+          used = 0;
+        }
+        current.append(s.text());
+        used += s.full() + tracking;
+      }
+      lines.add(current.toString().stripTrailing());
+    }
+    return lines;
+  }
+
+  private SetWords place(double size, double width, double height) {
+    List<String> lines = broken(size, width);
+    double block = blockHeight(lines.size(), size);
+    double top =
+        switch (words.stand()) {
+          case TOP -> 0;
+          case MIDDLE -> (height - block) / 2;
+          case BOTTOM -> height - block;
+        };
+    double baseline = top + size * (words.capitals() ? face.capHeight() : face.ascent());
+    List<SetWords.PlacedLine> placed = new ArrayList<>();
+    for (String text : lines) {
+      ShapedLine line = line(text);
+      double advance = line.advance() * size;
+      double x =
+          switch (words.align()) {
+            case LEFT -> outLeft * size;
+            case CENTRE -> (width - advance) / 2;
+            case RIGHT -> width - advance - outRight * size;
+          };
+      if (!text.isEmpty()) {
+        placed.add(new SetWords.PlacedLine(line, x, baseline));
+      }
+      baseline += size * words.leading();
+    }
+    boolean over =
+        block > height + HAIR || (widest(lines) + outLeft + outRight) * size > width + HAIR;
+    return new SetWords(size, placed, over);
+  }
+}

@@ -1,0 +1,149 @@
+package app.reglet.press.type;
+
+import java.awt.Font;
+import java.awt.FontFormatException;
+import java.awt.Shape;
+import java.awt.font.FontRenderContext;
+import java.awt.font.GlyphVector;
+import java.awt.font.TextAttribute;
+import java.awt.geom.Rectangle2D;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Map;
+
+/**
+ * One shipped TrueType face. All figures are in ems: 1 is the type size. Shaping (HarfBuzz inside
+ * AWT) gives glyph codes that are the font file's own glyph ids, so the screen and the press file
+ * draw the same glyphs.
+ */
+public final class Typeface {
+  /** AWT lays text out at this size, where no hinting or rounding is left to see. */
+  private static final float EM = 1000f;
+
+  private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
+
+  private final String id;
+  private final String name;
+  private final byte[] file;
+  private final Font kerned;
+  private final Font spaced;
+  private final double ascent;
+  private final double descent;
+  private final double capHeight;
+
+  Typeface(String id, String name, String resource) {
+    this.id = id;
+    this.name = name;
+    try (InputStream in = Typeface.class.getResourceAsStream(resource)) {
+      if (in == null) {
+        throw new IllegalStateException("The typeface file " + resource + " is not in the jar");
+      }
+      this.file = in.readAllBytes();
+      Font plain =
+          Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(file)).deriveFont(EM);
+      this.kerned =
+          plain.deriveFont(
+              Map.of(
+                  TextAttribute.KERNING, TextAttribute.KERNING_ON,
+                  TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
+      this.spaced = plain.deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (FontFormatException e) {
+      throw new IllegalStateException("The typeface file " + resource + " is no TrueType font", e);
+    }
+    this.ascent = -inkOf("bdfhkl").getMinY() / EM;
+    this.descent = inkOf("gjpqy").getMaxY() / EM;
+    this.capHeight = -inkOf("HEIX").getMinY() / EM;
+  }
+
+  private Rectangle2D inkOf(String text) {
+    return kerned.createGlyphVector(EXACT, text).getVisualBounds();
+  }
+
+  /** Short name in documents, {@code spectral-bold}. */
+  public String id() {
+    return id;
+  }
+
+  /** The name people read, {@code Spectral Bold}. */
+  public String name() {
+    return name;
+  }
+
+  /** The TrueType file. */
+  public byte[] file() {
+    return file.clone();
+  }
+
+  /** From the baseline to the top of ascending small letters, in ems. */
+  public double ascent() {
+    return Math.max(ascent, capHeight);
+  }
+
+  /** From the baseline to the bottom of descending small letters, in ems, positive. */
+  public double descent() {
+    return descent;
+  }
+
+  /** From the baseline to the top of flat capitals, in ems. */
+  public double capHeight() {
+    return capHeight;
+  }
+
+  /**
+   * Shapes one line.
+   *
+   * @param text without line breaks
+   * @param tracking space added after each glyph, in ems; ligatures are not made when it isn't zero
+   */
+  public ShapedLine shape(String text, double tracking) {
+    Font font = tracking == 0 ? kerned : spaced;
+    char[] chars = text.toCharArray();
+    GlyphVector v =
+        font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
+    int n = v.getNumGlyphs();
+    float[] places = v.getGlyphPositions(0, n + 1, null);
+    int[] ids = new int[n];
+    double[] x = new double[n];
+    int[] from = v.getGlyphCharIndices(0, n, null);
+    for (int i = 0; i < n; i++) {
+      ids[i] = v.getGlyphCode(i);
+      x[i] = places[2 * i] / EM + i * tracking;
+    }
+    double advance = n == 0 ? 0 : places[2 * n] / EM + (n - 1) * tracking;
+    Rectangle2D ink = null;
+    for (int i = 0; i < n; i++) {
+      Rectangle2D glyph = outline(ids[i]).getBounds2D();
+      if (!glyph.isEmpty()) {
+        Rectangle2D placed =
+            new Rectangle2D.Double(
+                glyph.getX() + x[i], glyph.getY(), glyph.getWidth(), glyph.getHeight());
+        ink = ink == null ? placed : ink.createUnion(placed);
+      }
+    }
+    return new ShapedLine(
+        text, ids, x, from, advance, ink == null ? new Rectangle2D.Double() : ink);
+  }
+
+  /** A glyph's outline in ems, origin on the baseline, y down. */
+  public Shape outline(int glyph) {
+    GlyphVector v = spaced.createGlyphVector(EXACT, new int[] {glyph});
+    return java.awt.geom.AffineTransform.getScaleInstance(1 / EM, 1 / EM)
+        .createTransformedShape(v.getGlyphOutline(0));
+  }
+
+  /** The characters of a text that this face has no glyph for, each once; empty when it has all. */
+  public String missing(String text) {
+    StringBuilder out = new StringBuilder();
+    text.codePoints()
+        .filter(
+            c -> !Character.isWhitespace(c) && !Character.isISOControl(c) && !kerned.canDisplay(c))
+        .distinct()
+        .limit(12)
+        .forEach(out::appendCodePoint);
+    return out.toString();
+  }
+}

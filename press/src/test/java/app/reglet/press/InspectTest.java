@@ -1,0 +1,170 @@
+package app.reglet.press;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.inspect.FitCheck;
+import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.pdf.PressFile;
+import app.reglet.press.picture.PictureReader;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.testng.annotations.Test;
+
+public class InspectTest {
+  private static byte[] press(int pages) {
+    return PressFile.make(
+        Specimen.plain(pages), Specimen.BOOK, Instant.parse("2026-11-24T12:00:00Z"));
+  }
+
+  private static byte[] page(float w, float h, int rotate, boolean withFont) throws Exception {
+    try (PDDocument d = new PDDocument()) {
+      PDPage p = new PDPage(new PDRectangle(w, h));
+      p.setRotation(rotate);
+      d.addPage(p);
+      if (withFont) {
+        try (PDPageContentStream c = new PDPageContentStream(d, p)) {
+          c.beginText();
+          c.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
+          c.showText("loose");
+          c.endText();
+        }
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return out.toByteArray();
+    }
+  }
+
+  @Test
+  public void acceptsItsOwnPressFile() {
+    assertThat(FitCheck.of(PdfFacts.read(press(100)), Specimen.wrap(100)))
+        .allMatch(FitCheck.Answer::fits);
+  }
+
+  @Test
+  public void refusesTheOtherPageCountWithBothSizes() {
+    FitCheck.Answer sheet =
+        FitCheck.of(PdfFacts.read(press(100)), Specimen.wrap(320)).stream()
+            .filter(a -> a.what().equals("Sheet"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(sheet.fits()).isFalse();
+    assertThat(sheet.expected()).contains("12.9706 × 9.25 in"); // 12.97064
+    assertThat(sheet.found()).contains("12.4752 × 9.25 in");
+    assertThat(sheet.sentence()).contains("0.4954 in too narrow");
+  }
+
+  @Test
+  public void namesAMissingBleedAndALooseFont() throws Exception {
+    var answers = FitCheck.of(PdfFacts.read(page(880.2144f, 648f, 0, true)), Specimen.wrap(100));
+    assertThat(answers)
+        .anyMatch(
+            a ->
+                a.what().equals("Sheet") && !a.fits() && a.sentence().contains("bleed is missing"));
+    assertThat(answers).anyMatch(a -> a.what().equals("Fonts") && !a.fits());
+  }
+
+  @Test
+  public void aTurnedPageCountsAsItIsSeen() throws Exception {
+    var answers = FitCheck.of(PdfFacts.read(page(666f, 898.2144f, 90, false)), Specimen.wrap(100));
+    assertThat(answers).allMatch(FitCheck.Answer::fits);
+  }
+
+  @Test
+  public void agreesWithPopplerOnForeignFiles() throws Exception {
+    // ghostscript makes the file, poppler and Reglet each read it
+    Path out = Tool.file("a.pdf", new byte[0]);
+    Tool.ok(
+        "gs",
+        "-q",
+        "-dNOPAUSE",
+        "-dBATCH",
+        "-sDEVICE=pdfwrite",
+        "-g5953x8419",
+        "-r720",
+        "-o",
+        out.toString(),
+        "-c",
+        "/Times-Roman 20 selectfont 50 50 moveto (sedge) show showpage showpage");
+    PdfFacts facts = PdfFacts.read(Files.readAllBytes(out));
+    String info = Tool.ok("pdfinfo", out.toString());
+    assertThat(facts.pages()).isEqualTo(2);
+    assertThat(info).containsPattern("Pages:\\s+2\\b");
+    assertThat(info.replaceAll(" +", " "))
+        .contains(
+            "Page size: "
+                + facts.first().media().width().figure(app.reglet.core.measure.Unit.PT, 2));
+    List<String> rows = Tool.ok("pdffonts", out.toString()).lines().skip(2).toList();
+    assertThat(facts.fonts()).hasSameSizeAs(rows).hasSize(1);
+    assertThat(facts.fonts().get(0).embedded())
+        .isEqualTo(rows.get(0).matches(".* yes +(yes|no) +(yes|no) +[0-9]+ +0"));
+  }
+
+  @Test
+  public void badFilesGetASentence() throws Exception {
+    byte[] good = press(100);
+    for (byte[] bad :
+        new byte[][] {
+          {},
+          "hello".getBytes(StandardCharsets.US_ASCII),
+          "%PDF-1.4 nothing more".getBytes(StandardCharsets.US_ASCII),
+          Arrays.copyOf(good, 300),
+          new byte[5000]
+        }) {
+      assertThatThrownBy(() -> PdfFacts.read(bad))
+          .isInstanceOf(Refusal.class)
+          .hasMessageMatching(".*[.]");
+    }
+    try (PDDocument d = new PDDocument()) {
+      d.addPage(new PDPage());
+      d.protect(new StandardProtectionPolicy("owner", "user", new AccessPermission()));
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      assertThatThrownBy(() -> PdfFacts.read(out.toByteArray())).hasMessageContaining("password");
+    }
+  }
+
+  @Test
+  public void badPicturesGetASentence() {
+    byte[] jpeg = Specimen.encode(Specimen.sky(300, 200), "jpg");
+    byte[] png = Specimen.encode(Specimen.sky(300, 200), "png");
+    for (byte[] bad :
+        new byte[][] {
+          {},
+          "GIF89a".getBytes(StandardCharsets.US_ASCII),
+          Arrays.copyOf(jpeg, 40),
+          Arrays.copyOf(png, 60)
+        }) {
+      assertThatThrownBy(() -> PictureReader.read(bad)).isInstanceOf(Refusal.class);
+    }
+    byte[] huge = png.clone();
+    // a PNG that claims 60 000 × 60 000 pixels: refused by its header, not by running out of memory
+    huge[16] = 0;
+    huge[17] = 0;
+    huge[18] = (byte) 0xea;
+    huge[19] = 0x60;
+    huge[20] = 0;
+    huge[21] = 0;
+    huge[22] = (byte) 0xea;
+    huge[23] = 0x60;
+    assertThatThrownBy(() -> PictureReader.read(huge)).isInstanceOf(Refusal.class);
+    BufferedImage grey = new BufferedImage(20, 10, BufferedImage.TYPE_BYTE_GRAY);
+    assertThat(PictureReader.read(Specimen.encode(grey, "png")).width()).isEqualTo(20);
+  }
+}

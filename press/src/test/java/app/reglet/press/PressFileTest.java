@@ -1,0 +1,339 @@
+package app.reglet.press;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.Background;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.StartingLayout;
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Mark;
+import app.reglet.press.pdf.PressFile;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.PictureReader;
+import app.reglet.press.svg.ArtworkSvg;
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.oned.EAN13Reader;
+import java.awt.image.BufferedImage;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.testng.annotations.Test;
+
+/** The press file, judged by tools that know nothing of Reglet. */
+public class PressFileTest {
+  private static final Instant NOON = Instant.parse("2026-11-24T12:00:00Z");
+
+  private static Path pdf(Artwork art) {
+    return Tool.file("wrap.pdf", PressFile.make(art, Specimen.BOOK, NOON));
+  }
+
+  @Test
+  public void boxesToAHundredthOfAPoint() {
+    // 12.4752 × 9.25 in = 898.2144 × 666 pt; bleed 0.125 in = 9 pt
+    String out = Tool.ok("pdfinfo", "-box", pdf(Specimen.plain(100)).toString());
+    assertBox(out, "MediaBox", 0, 0, 898.2144, 666);
+    assertBox(out, "BleedBox", 0, 0, 898.2144, 666);
+    assertBox(out, "TrimBox", 9, 9, 889.2144, 657);
+    assertThat(out)
+        .containsPattern("Pages:\\s+1\\b")
+        .containsPattern("Title:\\s+The Salt Ledger")
+        .containsPattern("Author:\\s+Maren Aldous");
+  }
+
+  private static void assertBox(String out, String name, double... expected) {
+    Matcher m =
+        Pattern.compile(name + ":\\s+([\\d.]+)\\s+([\\d.]+)\\s+([\\d.]+)\\s+([\\d.]+)")
+            .matcher(out);
+    assertThat(m.find()).as(name + " in " + out).isTrue();
+    for (int i = 0; i < 4; i++) {
+      assertThat(Double.parseDouble(m.group(i + 1)))
+          .as(name + " " + i)
+          .isCloseTo(expected[i], within(0.01));
+    }
+  }
+
+  @Test
+  public void wellFormedAndFontsEmbedded() {
+    Path file = pdf(Specimen.plain(320));
+    Tool.ok("qpdf", "--check", file.toString());
+    List<String> rows = Tool.ok("pdffonts", file.toString()).lines().skip(2).toList();
+    assertThat(rows).isNotEmpty().allMatch(r -> r.matches(".*[A-Z]{6}\\+.*yes\\s+yes\\s+yes.*"));
+    Tool.ok("gs", "-q", "-dNOPAUSE", "-dBATCH", "-sDEVICE=nullpage", file.toString());
+  }
+
+  @Test
+  public void wordsCanBeReadBack() {
+    String text = Tool.ok("pdftotext", "-layout", pdf(Specimen.plain(320)).toString(), "-");
+    assertThat(text)
+        .contains("A novel of the flats")
+        .contains("Maren Aldous")
+        .contains("difficult affidavits");
+    assertThat(text.replaceAll("\\s+", " ")).contains("The Salt").contains("Ledger");
+  }
+
+  @Test
+  public void sameInputSameBytes() {
+    byte[] once = PressFile.make(Specimen.plain(320), Specimen.BOOK, NOON);
+    byte[] again = PressFile.make(Specimen.plain(320), Specimen.BOOK, NOON);
+    assertThat(again).isEqualTo(once);
+    assertThat(PressFile.make(Specimen.plain(322), Specimen.BOOK, NOON)).isNotEqualTo(once);
+  }
+
+  @Test
+  public void barcodeIsReadBackAndBlackOnly() throws Exception {
+    Path file = pdf(Specimen.plain(320));
+    Path png = file.resolveSibling("page");
+    Tool.ok("pdftoppm", "-r", "300", "-png", "-singlefile", file.toString(), png.toString());
+    BufferedImage page = ImageIO.read(Path.of(png + ".png").toFile());
+    var box = Specimen.wrap(320).box(app.reglet.core.wrap.Region.BARCODE).orElseThrow();
+    BufferedImage area =
+        page.getSubimage(
+            (int) box.left().toPixels(300),
+            (int) box.top().toPixels(300),
+            (int) box.width().toPixels(300),
+            (int) box.height().toPixels(300));
+    var bitmap = new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(area)));
+    assertThat(new EAN13Reader().decode(bitmap).getText()).isEqualTo("9780306406157");
+    assertThat(Tool.ok("zbarimg", "-q", "--raw", png + ".png").lines()).contains("9780306406157");
+
+    // ghostscript's separations: the bars are on the black plate and on no other
+    String base = file.resolveSibling("sep").toString();
+    Tool.ok(
+        "gs",
+        "-q",
+        "-dNOPAUSE",
+        "-dBATCH",
+        "-r150",
+        "-sDEVICE=tiffsep",
+        "-dUseCIEColor=false",
+        "-sOutputFile=" + base + "%d.tif",
+        file.toString());
+    // the middle of the tallest bars: a guard bar starts 11 X into the symbol
+    BufferedImage cyan = ImageIO.read(Path.of(base + "1(Cyan).tif").toFile());
+    BufferedImage black = ImageIO.read(Path.of(base + "1(Black).tif").toFile());
+    Box symbol =
+        Specimen.plain(320).laid().stream()
+            .filter(Laid.Barcode.class::isInstance)
+            .findFirst()
+            .orElseThrow()
+            .box();
+    int y = (int) box.centreY().minus(app.reglet.core.measure.Length.mm("2")).toPixels(150);
+    int dark = 0;
+    for (int x = (int) symbol.left().toPixels(150); x < symbol.right().toPixels(150); x++) {
+      assertThat(cyan.getRaster().getSample(x, y, 0)).as("cyan at %d", x).isGreaterThan(250);
+      dark += black.getRaster().getSample(x, y, 0) < 100 ? 1 : 0;
+    }
+    assertThat(dark).as("dark pixels on the black plate").isGreaterThan(40);
+  }
+
+  @Test
+  public void screenAndPressUseTheSameGlyphs() {
+    Artwork art = Specimen.plain(320);
+    Set<String> listed = new HashSet<>();
+    int runs = 0;
+    for (Mark m : art.marks()) {
+      if (m instanceof Mark.Glyphs g) {
+        runs++;
+        for (int id : g.glyphs()) {
+          if (!g.face().outline(id).getBounds2D().isEmpty()) {
+            listed.add("glyph-" + g.face().id() + "-" + id);
+          }
+        }
+      }
+    }
+    String svg = ArtworkSvg.document(art, p -> "");
+    Set<String> drawn = new HashSet<>();
+    Matcher m = Pattern.compile("<use href=\"#(glyph-[^\"]+)\"").matcher(svg);
+    while (m.find()) {
+      drawn.add(m.group(1));
+    }
+    assertThat(drawn).isEqualTo(listed);
+    // and poppler finds as many runs' words in the press file
+    String text = Tool.ok("pdftotext", "-bbox-layout", pdf(art).toString(), "-");
+    assertThat(runs).isGreaterThan(8);
+    assertThat(text).contains(">Aldous<");
+  }
+
+  @Test
+  public void wordsStandWhereTheDisplayListSays() {
+    Artwork art = Specimen.plain(320);
+    String text = Tool.ok("pdftotext", "-bbox", pdf(art).toString(), "-");
+    int compared = 0;
+    for (Mark m : art.marks()) {
+      if (m instanceof Mark.Glyphs g && g.place().getShearX() == 0 && g.text().matches("[A-Z].*")) {
+        double start = g.place().getTranslateX() * 72 / 25.4;
+        String word = Pattern.quote(g.text().split(" ")[0]);
+        Matcher at = Pattern.compile("xMin=\"([\\d.]+)\" [^>]*>" + word + "<").matcher(text);
+        assertThat(
+                at.results().anyMatch(r -> Math.abs(Double.parseDouble(r.group(1)) - start) < 0.05))
+            .as("%s starts at %.2f pt", g.text(), start)
+            .isTrue();
+        compared++;
+      }
+    }
+    assertThat(compared).isGreaterThan(3);
+  }
+
+  @Test
+  public void aPictureStaysAtItsOwnResolution() {
+    for (String format : new String[] {"jpg", "png", "tiff"}) {
+      Picture picture = Specimen.picture(Specimen.sky(1500, 1100), format);
+      Artwork art =
+          Specimen.artwork(
+              320,
+              StartingLayout.AXIS,
+              Background.plain(Colour.BLACK).withPicture(picture.sha()),
+              sha -> Optional.of(picture));
+      Path file = pdf(art);
+      String row =
+          Tool.ok("pdfimages", "-list", file.toString()).lines().skip(2).findFirst().orElseThrow();
+      assertThat(row).as(format).containsPattern("\\b1500\\s+1100\\b");
+      if (format.equals("jpg")) {
+        // the JPEG goes in as it came, not encoded again
+        Tool.ok("pdfimages", "-all", file.toString(), file.resolveSibling("img").toString());
+        assertThat(file.resolveSibling("img-000.jpg")).hasBinaryContent(picture.file().get());
+      }
+      Tool.ok("qpdf", "--check", file.toString());
+    }
+  }
+
+  @Test
+  public void pictureCoversTheSheetToItsEdge() throws Exception {
+    Picture picture = Specimen.picture(Specimen.corners(800, 800), "png");
+    Artwork art =
+        Specimen.artwork(
+            100,
+            StartingLayout.AXIS,
+            Background.plain(Colour.BLACK).withPicture(picture.sha()),
+            sha -> Optional.of(picture));
+    Path file = pdf(art);
+    Path png = file.resolveSibling("page");
+    Tool.ok("pdftoppm", "-r", "72", "-png", "-singlefile", file.toString(), png.toString());
+    BufferedImage page = ImageIO.read(Path.of(png + ".png").toFile());
+    assertThat(near(page.getRGB(2, 2), 0xff0000)).isTrue();
+    assertThat(near(page.getRGB(page.getWidth() - 3, 2), 0x00ff00)).isTrue();
+    assertThat(near(page.getRGB(2, page.getHeight() - 3), 0x0000ff)).isTrue();
+    assertThat(near(page.getRGB(page.getWidth() - 3, page.getHeight() - 3), 0xffffff)).isTrue();
+  }
+
+  private static boolean near(int rgb, int wanted) {
+    int d = 0;
+    for (int shift = 0; shift <= 16; shift += 8) {
+      d = Math.max(d, Math.abs((rgb >> shift & 0xff) - (wanted >> shift & 0xff)));
+    }
+    return d < 12;
+  }
+
+  @Test
+  public void orientationIsRespected() throws Exception {
+    // ghostscript-free check: the eight orientations of one picture all print upright
+    BufferedImage upright = Specimen.corners(80, 60);
+    for (int o = 1; o <= 8; o++) {
+      byte[] jpeg = ExifSpecimen.jpeg(upright, o);
+      Picture p = PictureReader.read(jpeg);
+      assertThat(p.orientation()).isEqualTo(o);
+      assertThat(new int[] {p.width(), p.height()}).as("orientation %d", o).containsExactly(80, 60);
+      BufferedImage screen =
+          ImageIO.read(new java.io.ByteArrayInputStream(PictureReader.screen(p, 200)));
+      assertThat(
+              near(screen.getRGB(8, 8) & 0xffffff, 0xff0000)
+                  || (screen.getRGB(8, 8) >> 16 & 0xff) > 200)
+          .isTrue();
+      Artwork art =
+          Specimen.artwork(
+              100,
+              StartingLayout.AXIS,
+              Background.plain(Colour.BLACK).withPicture(p.sha()),
+              sha -> Optional.of(p));
+      Path file = pdf(art);
+      Path png = file.resolveSibling("page");
+      Tool.ok("pdftoppm", "-r", "36", "-png", "-singlefile", file.toString(), png.toString());
+      BufferedImage page = ImageIO.read(Path.of(png + ".png").toFile());
+      int w = page.getWidth();
+      int h = page.getHeight();
+      assertThat(dominant(page.getRGB(4, 4))).as("top left, orientation %d", o).isEqualTo("red");
+      assertThat(dominant(page.getRGB(w - 5, 4)))
+          .as("top right, orientation %d", o)
+          .isEqualTo("green");
+      assertThat(dominant(page.getRGB(4, h - 5)))
+          .as("bottom left, orientation %d", o)
+          .isEqualTo("blue");
+      assertThat(dominant(page.getRGB(w - 5, h - 5)))
+          .as("bottom right, orientation %d", o)
+          .isEqualTo("white");
+    }
+  }
+
+  private static String dominant(int rgb) {
+    int r = rgb >> 16 & 0xff;
+    int g = rgb >> 8 & 0xff;
+    int b = rgb & 0xff;
+    if (r > 180 && g > 180 && b > 180) {
+      return "white";
+    }
+    return r > g && r > b ? "red" : g > b ? "green" : "blue";
+  }
+
+  @Test
+  public void aTransparentPngIsLaidOnWhite() {
+    BufferedImage glass = new BufferedImage(400, 300, BufferedImage.TYPE_INT_ARGB);
+    Picture picture = Specimen.picture(glass, "png");
+    Artwork art =
+        Specimen.artwork(
+            100,
+            StartingLayout.AXIS,
+            Background.plain(Colour.BLACK).withPicture(picture.sha()),
+            sha -> Optional.of(picture));
+    String list = Tool.ok("pdfimages", "-list", pdf(art).toString());
+    assertThat(list).doesNotContain("smask");
+  }
+
+  @Test
+  public void noGuideReachesTheFile() {
+    String words = Tool.ok("pdftotext", pdf(Specimen.plain(320)).toString(), "-");
+    assertThat(words).doesNotContain("Barcode area");
+    Artwork art = Specimen.plain(320);
+    assertThat(art.marks()).noneMatch(m -> m.piece().contains("guide"));
+  }
+
+  @Test
+  public void namedFromItsFacts() {
+    assertThat(PressFile.name(Specimen.BOOK, Specimen.wrap(100), "wrap", 7))
+        .isEqualTo("the-salt-ledger_wrap_6x9in_100pp_r7.pdf");
+    Book odd = new Book("  ../é/\"x\"  ", "", "", "", "", Optional.empty(), "");
+    assertThat(PressFile.name(odd, Specimen.wrap(100), "wrap", 1))
+        .isEqualTo("é-x_wrap_6x9in_100pp_r1.pdf");
+    Book none = new Book("???", "", "", "", "", Optional.empty(), "");
+    assertThat(PressFile.name(none, Specimen.wrap(100), "wrap", 1)).startsWith("untitled_");
+  }
+
+  @Test
+  public void layoutsFitTheirWords() {
+    for (StartingLayout layout : StartingLayout.values()) {
+      for (int pages : new int[] {80, 320, 842}) {
+        Artwork art =
+            Specimen.artwork(
+                pages, layout, Background.plain(Colour.WHITE), app.reglet.press.art.Pictures.NONE);
+        var findings =
+            app.reglet.core.check.Check.run(
+                new app.reglet.core.check.Subject(
+                    art.wrap(), Specimen.BOOK, art.laid(), app.reglet.core.measure.Unit.IN));
+        assertThat(findings).as(layout + " on " + pages + ": " + findings).isEmpty();
+        assertThat(art.wrap().panel(PanelKind.SPINE)).isPresent();
+      }
+    }
+  }
+}
