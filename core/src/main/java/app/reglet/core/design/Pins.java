@@ -51,4 +51,18 @@ public record Pins(Span across, Span down) {
   public Pins movedBy(Length dx, Length dy) {
     return new Pins(across.movedBy(dx), down.movedBy(dy));
   }
+
+  /** Held by the same lines, but so that on this wrap the piece lies in this box. */
+  public Pins placed(Wrap wrap, Box there) {
+    return new Pins(
+        across.placed(wrap, new Span.Range(there.left(), there.right())),
+        down.placed(wrap, new Span.Range(there.top(), there.bottom())));
+  }
+
+  /** Holds a piece where it lies, by lines of one region. */
+  public static Pins hung(Region region, Span.Hold across, Span.Hold down, Box there, Wrap wrap) {
+    return new Pins(
+        Span.hung(region, true, across, new Span.Range(there.left(), there.right()), wrap),
+        Span.hung(region, false, down, new Span.Range(there.top(), there.bottom()), wrap));
+  }
 }

@@ -1,6 +1,7 @@
 package app.reglet.core.design;
 
 import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -26,8 +27,37 @@ public sealed interface Span {
   /** Where the piece lies on this wrap, empty when the wrap lacks a line it hangs on. */
   Optional<Range> on(Wrap wrap);
 
+  /** The region whose lines hold it; of two, the first. */
+  Region region();
+
   /** The same hold, moved by a distance. */
   Span movedBy(Length by);
+
+  /** Held by the same lines, but so that on this wrap the piece lies there. */
+  Span placed(Wrap wrap, Range there);
+
+  /** Which part of the region holds it. */
+  Hold hold();
+
+  /**
+   * Holds a piece where it lies on a wrap, by lines of a region.
+   *
+   * @param region the region, which the wrap must have
+   * @param upright whether along the width
+   */
+  static Span hung(Region region, boolean upright, Hold hold, Range there, Wrap wrap) {
+    Line start = new Line(region, upright ? Line.Edge.LEFT : Line.Edge.TOP);
+    Line middle = new Line(region, upright ? Line.Edge.CENTRE : Line.Edge.MIDDLE);
+    Line end = new Line(region, upright ? Line.Edge.RIGHT : Line.Edge.BOTTOM);
+    Span any =
+        switch (hold) {
+          case START -> new Hung(start, Side.START, Length.ZERO, Length.ZERO);
+          case MIDDLE -> new Hung(middle, Side.MIDDLE, Length.ZERO, Length.ZERO);
+          case END -> new Hung(end, Side.END, Length.ZERO, Length.ZERO);
+          case BOTH -> new Stretched(start, Length.ZERO, end, Length.ZERO);
+        };
+    return any.placed(wrap, there);
+  }
 
   /**
    * Hung on one line.
@@ -38,6 +68,11 @@ public sealed interface Span {
    * @param size of the piece along this axis
    */
   record Hung(Line line, Side side, Length offset, Length size) implements Span {
+    @Override
+    public Region region() {
+      return line.region();
+    }
+
     @Override
     public Optional<Range> on(Wrap wrap) {
       return line.on(wrap)
@@ -58,6 +93,22 @@ public sealed interface Span {
     public Span movedBy(Length by) {
       return new Hung(line, side, offset.plus(by), size);
     }
+
+    @Override
+    public Span placed(Wrap wrap, Range there) {
+      Length point =
+          switch (side) {
+            case START -> there.from();
+            case MIDDLE -> there.from().plus(there.length().half());
+            case END -> there.to();
+          };
+      return new Hung(line, side, point.minus(line.on(wrap).orElseThrow()), there.length());
+    }
+
+    @Override
+    public Hold hold() {
+      return Hold.values()[side.ordinal()];
+    }
   }
 
   /**
@@ -69,6 +120,11 @@ public sealed interface Span {
    * @param toOffset from that line to the piece, right or down positive
    */
   record Stretched(Line from, Length fromOffset, Line to, Length toOffset) implements Span {
+    @Override
+    public Region region() {
+      return from.region();
+    }
+
     @Override
     public Optional<Range> on(Wrap wrap) {
       Optional<Length> a = from.on(wrap);
@@ -89,6 +145,20 @@ public sealed interface Span {
     public Span movedBy(Length by) {
       return new Stretched(from, fromOffset.plus(by), to, toOffset.plus(by));
     }
+
+    @Override
+    public Span placed(Wrap wrap, Range there) {
+      return new Stretched(
+          from,
+          there.from().minus(from.on(wrap).orElseThrow()),
+          to,
+          there.to().minus(to.on(wrap).orElseThrow()));
+    }
+
+    @Override
+    public Hold hold() {
+      return Hold.BOTH;
+    }
   }
 
   /** A part of the piece along an axis. */
@@ -96,5 +166,13 @@ public sealed interface Span {
     START,
     MIDDLE,
     END
+  }
+
+  /** The part of a region that holds a piece: one edge, the middle, or both edges. */
+  enum Hold {
+    START,
+    MIDDLE,
+    END,
+    BOTH
   }
 }

@@ -92,7 +92,7 @@ public enum StartingLayout {
           "Title",
           Fact.TITLE,
           "spectral-bold",
-          Pins.fromTop(safe, down("0.02"), down("0.34")),
+          airy(Pins.fromTop(safe, down("0.02"), down("0.34"))),
           down("0.15"),
           ink,
           Content.Align.LEFT,
@@ -102,7 +102,7 @@ public enum StartingLayout {
           "Subtitle",
           Fact.SUBTITLE,
           "spectral-italic",
-          Pins.fromTop(safe, down("0.38"), down("0.12")),
+          airy(Pins.fromTop(safe, down("0.38"), down("0.12"))),
           down("0.042"),
           ink,
           Content.Align.LEFT,
@@ -112,7 +112,7 @@ public enum StartingLayout {
           "Author",
           Fact.AUTHOR,
           "spectral",
-          Pins.fromBottom(safe, down("0.02"), down("0.1")),
+          airy(Pins.fromBottom(safe, down("0.02"), down("0.1"))),
           down("0.055"),
           ink,
           Content.Align.LEFT,
@@ -127,7 +127,7 @@ public enum StartingLayout {
           "Author",
           Fact.AUTHOR,
           "cormorant-garamond-semibold",
-          Pins.fromTop(safe, down("0.05"), down("0.08")),
+          airy(Pins.fromTop(safe, down("0.05"), down("0.08"))),
           down("0.05"),
           ink,
           Content.Align.CENTRE,
@@ -137,7 +137,7 @@ public enum StartingLayout {
           "Title",
           Fact.TITLE,
           "cormorant-garamond-bold",
-          Pins.fromTop(safe, down("0.2"), down("0.3")),
+          airy(Pins.fromTop(safe, down("0.2"), down("0.3"))),
           down("0.14"),
           ink,
           Content.Align.CENTRE,
@@ -147,7 +147,7 @@ public enum StartingLayout {
           "Subtitle",
           Fact.SUBTITLE,
           "cormorant-garamond-italic",
-          Pins.fromTop(safe, down("0.52"), down("0.12")),
+          airy(Pins.fromTop(safe, down("0.52"), down("0.12"))),
           down("0.042"),
           ink,
           Content.Align.CENTRE,
@@ -168,7 +168,7 @@ public enum StartingLayout {
           "Title",
           Fact.TITLE,
           "alegreya-bold",
-          Pins.fromBottom(safe, rise.plus(down("0.15")), down("0.21")),
+          airy(Pins.fromBottom(safe, rise.plus(down("0.15")), down("0.21"))),
           down("0.12"),
           INK,
           Content.Align.LEFT,
@@ -178,7 +178,7 @@ public enum StartingLayout {
           "Subtitle",
           Fact.SUBTITLE,
           "alegreya-italic",
-          Pins.fromBottom(safe, rise.plus(down("0.075")), down("0.07")),
+          airy(Pins.fromBottom(safe, rise.plus(down("0.075")), down("0.07"))),
           down("0.036"),
           INK,
           Content.Align.LEFT,
@@ -188,7 +188,7 @@ public enum StartingLayout {
           "Author",
           Fact.AUTHOR,
           "alegreya",
-          Pins.fromBottom(safe, rise, down("0.06")),
+          airy(Pins.fromBottom(safe, rise, down("0.06"))),
           down("0.042"),
           INK,
           Content.Align.LEFT,
@@ -285,6 +285,14 @@ public enum StartingLayout {
         pieces.add(
             new Piece("barcode-1", "Barcode", Pins.filling(Region.BARCODE), new Content.Barcode()));
       }
+    }
+
+    /** Held a little inside the safe zone's sides: words that touch it look cramped. */
+    private Pins airy(Pins pins) {
+      Length air = toTenth(front.width().dividedBy(22));
+      return new Pins(
+          Pins.stretched(Region.safe(PanelKind.FRONT), air, Length.ZERO, air, Length.ZERO).across(),
+          pins.down());
     }
 
     private void words(

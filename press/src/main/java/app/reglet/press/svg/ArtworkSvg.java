@@ -101,7 +101,7 @@ public final class ArtworkSvg {
     AffineTransform t = new AffineTransform(g.place());
     double s = g.size() / GLYPH_UNITS;
     t.scale(s, s);
-    body.open("g", "transform", matrix(t), "fill", colour(g.paint()), "aria-label", g.text());
+    body.open("g", "transform", matrix(t), "fill", colour(g.paint()), "data-text", g.text());
     for (int i = 0; i < g.glyphs().length; i++) {
       String id = glyph(g, g.glyphs()[i]);
       if (!id.isEmpty()) {

@@ -191,12 +191,18 @@ public final class Guides {
                 + " "
                 + Svg.number(m)
                 + "z");
-        label(f.x() + f.width() / 2, f.y() - 3 * px, "Barcode area " + z.box().size().brief(unit));
+        Frame panel = Frame.of(wrap.panel(z.panel()).orElseThrow().trim());
+        boolean rightHalf = f.x() + f.width() / 2 > panel.x() + panel.width() / 2;
+        label(
+            rightHalf ? f.right() : f.x(),
+            f.y() - 3 * px,
+            rightHalf ? "end" : "start",
+            "Barcode area " + z.box().size().brief(unit));
       }
     }
   }
 
-  private void label(double x, double y, String text) {
+  private void label(double x, double y, String anchor, String text) {
     out.text(
         "text",
         text,
@@ -207,7 +213,7 @@ public final class Guides {
         "y",
         y,
         "text-anchor",
-        "middle",
+        anchor,
         "font-size",
         9.5 * px,
         "fill",

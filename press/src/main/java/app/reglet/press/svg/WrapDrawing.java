@@ -95,7 +95,7 @@ public final class WrapDrawing {
       }
     }
     out.close("g");
-    String note = "all figures in " + unit.symbol();
+    String note = "all figures in " + (unit == Unit.IN ? "inches" : "millimetres");
     out.text(
         "text",
         note,
@@ -172,7 +172,7 @@ public final class WrapDrawing {
           "x",
           x + 2 * px,
           "y",
-          -12 * px,
+          -19 * px,
           "text-anchor",
           "middle",
           "font-size",

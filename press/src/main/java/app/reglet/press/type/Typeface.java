@@ -26,41 +26,63 @@ public final class Typeface {
 
   private final String id;
   private final String name;
-  private final byte[] file;
-  private final Font kerned;
-  private final Font spaced;
-  private final double ascent;
-  private final double descent;
-  private final double capHeight;
+  private final String resource;
+  private volatile Loaded loaded;
+
+  /** The file and what was measured of it. */
+  private record Loaded(
+      byte[] file, Font kerned, Font spaced, double ascent, double descent, double capHeight) {}
 
   Typeface(String id, String name, String resource) {
     this.id = id;
     this.name = name;
+    this.resource = resource;
+  }
+
+  private Loaded loaded() {
+    Loaded now = loaded;
+    if (now == null) {
+      synchronized (this) {
+        now = loaded;
+        if (now == null) {
+          now = load(resource);
+          loaded = now;
+        }
+      }
+    }
+    return now;
+  }
+
+  private static Loaded load(String resource) {
     try (InputStream in = Typeface.class.getResourceAsStream(resource)) {
       if (in == null) {
         throw new IllegalStateException("The typeface file " + resource + " is not in the jar");
       }
-      this.file = in.readAllBytes();
+      byte[] file = in.readAllBytes();
       Font plain =
           Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(file)).deriveFont(EM);
-      this.kerned =
+      Font kerned =
           plain.deriveFont(
               Map.of(
                   TextAttribute.KERNING, TextAttribute.KERNING_ON,
                   TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
-      this.spaced = plain.deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON));
+      Font spaced = plain.deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON));
+      return new Loaded(
+          file,
+          kerned,
+          spaced,
+          -inkOf(kerned, "bdfhkl").getMinY() / EM,
+          inkOf(kerned, "gjpqy").getMaxY() / EM,
+          -inkOf(kerned, "HEIX").getMinY() / EM);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (FontFormatException e) {
       throw new IllegalStateException("The typeface file " + resource + " is no TrueType font", e);
     }
-    this.ascent = -inkOf("bdfhkl").getMinY() / EM;
-    this.descent = inkOf("gjpqy").getMaxY() / EM;
-    this.capHeight = -inkOf("HEIX").getMinY() / EM;
   }
 
-  private Rectangle2D inkOf(String text) {
-    return kerned.createGlyphVector(EXACT, text).getVisualBounds();
+  private static Rectangle2D inkOf(Font font, String text) {
+    return font.createGlyphVector(EXACT, text).getVisualBounds();
   }
 
   /** Short name in documents, {@code spectral-bold}. */
@@ -75,22 +97,22 @@ public final class Typeface {
 
   /** The TrueType file. */
   public byte[] file() {
-    return file.clone();
+    return loaded().file().clone();
   }
 
   /** From the baseline to the top of ascending small letters, in ems. */
   public double ascent() {
-    return Math.max(ascent, capHeight);
+    return Math.max(loaded().ascent(), loaded().capHeight());
   }
 
   /** From the baseline to the bottom of descending small letters, in ems, positive. */
   public double descent() {
-    return descent;
+    return loaded().descent();
   }
 
   /** From the baseline to the top of flat capitals, in ems. */
   public double capHeight() {
-    return capHeight;
+    return loaded().capHeight();
   }
 
   /**
@@ -100,7 +122,7 @@ public final class Typeface {
    * @param tracking space added after each glyph, in ems; ligatures are not made when it isn't zero
    */
   public ShapedLine shape(String text, double tracking) {
-    Font font = tracking == 0 ? kerned : spaced;
+    Font font = tracking == 0 ? loaded().kerned() : loaded().spaced();
     char[] chars = text.toCharArray();
     GlyphVector v =
         font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
@@ -130,7 +152,7 @@ public final class Typeface {
 
   /** A glyph's outline in ems, origin on the baseline, y down. */
   public Shape outline(int glyph) {
-    GlyphVector v = spaced.createGlyphVector(EXACT, new int[] {glyph});
+    GlyphVector v = loaded().spaced().createGlyphVector(EXACT, new int[] {glyph});
     return java.awt.geom.AffineTransform.getScaleInstance(1 / EM, 1 / EM)
         .createTransformedShape(v.getGlyphOutline(0));
   }
@@ -140,7 +162,10 @@ public final class Typeface {
     StringBuilder out = new StringBuilder();
     text.codePoints()
         .filter(
-            c -> !Character.isWhitespace(c) && !Character.isISOControl(c) && !kerned.canDisplay(c))
+            c ->
+                !Character.isWhitespace(c)
+                    && !Character.isISOControl(c)
+                    && !loaded().kerned().canDisplay(c))
         .distinct()
         .limit(12)
         .forEach(out::appendCodePoint);

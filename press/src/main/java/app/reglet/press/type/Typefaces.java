@@ -64,7 +64,7 @@ public final class Typefaces {
     }
   }
 
-  /** Loads the shipped faces; do this once. */
+  /** The shipped faces; each file is read when it is first used. */
   public static Typefaces shipped() {
     return new Typefaces();
   }

@@ -1,0 +1,43 @@
+package app.reglet.web.cli;
+
+import app.reglet.core.Refusal;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The command line: measuring without starting the web application. */
+@Command(
+    name = "reglet",
+    description = "Book covers that follow their measurements.",
+    mixinStandardHelpOptions = true,
+    subcommands = {MeasureCommand.class, InspectCommand.class})
+public final class RegletCommand {
+  /** The exit code for input that can't be used. */
+  static final int BAD_INPUT = 2;
+
+  private RegletCommand() {}
+
+  /** Runs a command line and gives its exit code: 0 done, 1 does not fit, 2 bad input. */
+  public static int run(String... args) {
+    CommandLine line = new CommandLine(new RegletCommand());
+    line.setExecutionExceptionHandler(
+        (e, command, parsed) -> {
+          if (e instanceof Refusal r) {
+            command.getErr().println(r.getMessage());
+            return BAD_INPUT;
+          }
+          throw e;
+        });
+    line.setParameterExceptionHandler(
+        (e, given) -> {
+          e.getCommandLine()
+              .getErr()
+              .println(
+                  e.getMessage()
+                      + ". See: reglet "
+                      + e.getCommandLine().getCommandName()
+                      + " --help");
+          return BAD_INPUT;
+        });
+    return line.execute(args);
+  }
+}

@@ -1,0 +1,131 @@
+package app.reglet.web.demo;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Isbn;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.design.Background;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.StartingLayout;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.picture.Picture;
+import app.reglet.web.bench.Revisions;
+import app.reglet.web.houses.Houses;
+import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.titles.BookEntity;
+import app.reglet.web.titles.Books;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import java.time.Clock;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/**
+ * The demo: titles of the made-up island press Sedge & Samphire. Authors, books, ISBNs' owners,
+ * houses and pictures are invented. Put in when the database holds no title.
+ */
+@Component
+@ConditionalOnProperty("reglet.demo")
+public class DemoWorld implements ApplicationRunner {
+  private static final String IMPRINT = "Sedge & Samphire";
+
+  private final Books books;
+  private final Editions editions;
+  private final Houses houses;
+  private final Revisions revisions;
+  private final PictureStore pictures;
+  private final Clock clock;
+
+  public DemoWorld(
+      Books books,
+      Editions editions,
+      Houses houses,
+      Revisions revisions,
+      PictureStore pictures,
+      Clock clock) {
+    this.books = books;
+    this.editions = editions;
+    this.houses = houses;
+    this.revisions = revisions;
+    this.pictures = pictures;
+    this.clock = clock;
+  }
+
+  @Override
+  public void run(ApplicationArguments args) {
+    if (books.count() > 0) {
+      return;
+    }
+    saltLedger();
+    knots();
+  }
+
+  /** A novel at the house that counts in inches. */
+  private void saltLedger() {
+    BookEntity book = new BookEntity("The Salt Ledger", "Maren Aldous", clock.instant());
+    book.setWords(
+        "The Salt Ledger",
+        "A novel of the flats",
+        "Maren Aldous",
+        IMPRINT,
+        """
+        When the customs office on the tidal flats of Ouse Hythe closes, its last clerk is told to burn the books. She keeps one.
+
+        In it, in forty hands, stands everything the island ever owed: salt, herring, a bell, a daughter. As the causeway floods and the buyers come, Ida Wren begins to collect.
+
+        “Exact as a tide table, and as pitiless.” – The Hythe Lantern""",
+        "£12.99");
+    book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
+    EditionEntity edition = edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
+    Picture art = pictures.add(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
+    compose(
+        edition,
+        StartingLayout.TIDEMARK,
+        new Background(new Colour(art.mean()), art.sha(), 0.5, 0.5, Background.Extent.SHEET));
+  }
+
+  /** A stubborn little handbook at the metric house, with a count that can't be bound. */
+  private void knots() {
+    BookEntity book = new BookEntity("Knots for Slow Water", "Piers Hallam-Reed", clock.instant());
+    book.setWords(
+        "Knots for Slow Water",
+        "Forty hitches, bends and splices for small boats",
+        "Piers Hallam-Reed",
+        IMPRINT,
+        """
+        A pocket companion for those who sail where nothing is in a hurry.
+
+        Each knot is drawn three times: as it is begun, as it is drawn up, and as it looks at dusk with cold hands.""",
+        "£9.50");
+    book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
+    EditionEntity edition = edition(book, "osier-row", "A5", 171, "offset-100");
+    compose(edition, StartingLayout.LEDGER, Background.plain(new Colour(0x1f4a4d)));
+  }
+
+  private EditionEntity edition(
+      BookEntity book, String house, String trim, int pages, String stock) {
+    BookEntity saved = books.save(book);
+    Specification spec =
+        Specification.of(
+            Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR);
+    return editions.save(new EditionEntity(saved, house, spec, clock.instant()));
+  }
+
+  private void compose(EditionEntity edition, StartingLayout layout, Background background) {
+    Wrap wrap =
+        Measuring.measure(edition.specification().orElseThrow(), houses.get(edition.getHouseId()));
+    Design empty = revisions.current(edition);
+    revisions.save(edition.getId(), 0, empty.withBackground(background), "Background");
+    revisions.save(
+        edition.getId(),
+        1,
+        layout.on(wrap, edition.getBook().facts(), background),
+        "Layout " + layout.title());
+  }
+}

@@ -1,0 +1,64 @@
+package app.reglet.web.inspect;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.inspect.FitCheck;
+import app.reglet.press.inspect.PdfFacts;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The place Inspect: any PDF against an edition. */
+@Controller
+public class InspectController {
+  private final Editions editions;
+  private final Covers covers;
+
+  public InspectController(Editions editions, Covers covers) {
+    this.editions = editions;
+    this.covers = covers;
+  }
+
+  @GetMapping("/inspect")
+  String page(@RequestParam(required = false) Long edition, Model model) {
+    List<EditionEntity> all = editions.findAllByOrderByIdAsc();
+    model.addAttribute("editions", all);
+    model.addAttribute("edition", edition);
+    return "inspect";
+  }
+
+  @PostMapping("/inspect")
+  String inspect(
+      @RequestParam MultipartFile file,
+      @RequestParam(required = false) Long edition,
+      HttpServletRequest request,
+      Model model)
+      throws IOException {
+    page(edition, model);
+    model.addAttribute("name", file.getOriginalFilename());
+    boolean htmx = request.getHeader("HX-Request") != null;
+    try {
+      PdfFacts facts = PdfFacts.read(file.getBytes());
+      model.addAttribute("facts", facts);
+      if (edition != null) {
+        Cover cover = covers.of(edition, request);
+        List<FitCheck.Answer> answers = FitCheck.of(facts, cover.measured());
+        model.addAttribute("cover", cover);
+        model.addAttribute("answers", answers);
+        model.addAttribute("fits", answers.stream().allMatch(FitCheck.Answer::fits));
+      }
+    } catch (Refusal r) {
+      model.addAttribute("refusal", r.getMessage());
+    }
+    return htmx ? "inspect :: report" : "inspect";
+  }
+}

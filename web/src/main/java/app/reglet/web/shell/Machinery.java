@@ -1,0 +1,26 @@
+package app.reglet.web.shell;
+
+import app.reglet.press.art.Composer;
+import app.reglet.press.type.Typefaces;
+import java.time.Clock;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The press and the clock, made once. */
+@Configuration
+public class Machinery {
+  @Bean
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  @Bean
+  Typefaces typefaces() {
+    return Typefaces.shipped();
+  }
+
+  @Bean
+  Composer composer(Typefaces typefaces) {
+    return new Composer(typefaces);
+  }
+}

@@ -1,0 +1,56 @@
+// What every page needs from the browser: saying what failed, and what is not saved.
+
+const message = () => document.getElementById("message");
+
+function say(sentence) {
+  const box = message();
+  if (box) {
+    const p = document.createElement("p");
+    p.textContent = sentence;
+    box.replaceChildren(p);
+  }
+}
+
+document.addEventListener("htmx:afterOnLoad", (e) => {
+  if (e.detail.successful && message()) message().replaceChildren();
+});
+
+function unsaved(sentence) {
+  say(sentence);
+  const saved = document.getElementById("saved");
+  if (saved) {
+    saved.textContent = "Not saved.";
+    saved.classList.add("unsaved");
+  }
+}
+
+document.addEventListener("htmx:sendError", () =>
+  unsaved("Not saved: the connection to Reglet is lost. What you typed is still here and is sent with your next change."));
+document.addEventListener("htmx:timeout", () => unsaved("Not saved: Reglet took too long to answer. Change anything to send it again."));
+document.addEventListener("htmx:responseError", () => {
+  const saved = document.getElementById("saved");
+  if (saved) {
+    saved.textContent = "Not saved.";
+    saved.classList.add("unsaved");
+  }
+});
+
+// a field is marked wrong as long as its message says something
+const mark = () => {
+  for (const p of document.querySelectorAll(".msg[id^=msg-]")) {
+    const field = document.getElementById(p.id.slice(4));
+    if (field) p.textContent.trim() ? field.setAttribute("aria-invalid", "true") : field.removeAttribute("aria-invalid");
+  }
+};
+document.addEventListener("htmx:afterSettle", mark);
+mark();
+
+// a margin note and its mark on the sheet light up together
+for (const [type, on] of [["mouseover", true], ["mouseout", false], ["focusin", true], ["focusout", false]]) {
+  document.addEventListener(type, (e) => {
+    const note = e.target.closest?.(".notes-list [data-note]");
+    if (note) {
+      document.querySelector(`.note[data-note="${note.dataset.note}"]`)?.classList.toggle("lit", on);
+    }
+  });
+}

@@ -1,0 +1,293 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.testng.annotations.Test;
+
+public class BenchTest {
+
+  private static Desk composed(String title, String layout) {
+    Desk desk =
+        Desk.open()
+            .makeTitle(title, "Edda Marsh")
+            .fill("6 x 9", "320", "978-0-306-40615-7")
+            .type("blurb", "Words for the back.");
+    return desk.bench().layout(layout);
+  }
+
+  private static Locator hold(Desk desk, String piece) {
+    return desk.page.locator("#sheet .hold[data-piece='" + piece + "']");
+  }
+
+  private static void button(Desk desk, String name) {
+    desk.does(
+        () ->
+            desk.page
+                .getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first()
+                .click());
+  }
+
+  @Test
+  public void everyLayoutStartsWithNothingToMend() {
+    Desk desk = composed("Layouts", "Ledger");
+    for (String layout : new String[] {"Ledger", "Axis", "Tidemark"}) {
+      desk.layout(layout);
+      assertThat(desk.page.locator("#measure-line .tally")).hasText("nothing to mend");
+      assertThat(desk.page.locator("#sheet .artwork [data-piece=title] use").first()).isAttached();
+    }
+  }
+
+  @Test
+  public void dragMovesAPieceAndUndoTakesItBack() {
+    Desk desk = composed("Dragging", "Ledger");
+    double[] before = desk.box("author");
+    BoundingBox at = hold(desk, "author").boundingBox();
+    double perMm = at.width / before[2];
+    desk.does(
+        () -> {
+          desk.page.mouse().move(at.x + 60, at.y + 20);
+          desk.page.mouse().down();
+          desk.page
+              .mouse()
+              .move(
+                  at.x + 70,
+                  at.y - 30,
+                  new com.microsoft.playwright.Mouse.MoveOptions().setSteps(4));
+          desk.page.keyboard().down("Alt"); // no snapping
+          desk.page
+              .mouse()
+              .move(
+                  at.x + 60,
+                  at.y + 20 - 30 * perMm,
+                  new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
+          desk.page.mouse().up();
+          desk.page.keyboard().up("Alt");
+        });
+    double[] after = desk.box("author");
+    assertThat(after[0]).isCloseTo(before[0], within(0.3));
+    assertThat(after[1]).isCloseTo(before[1] - 30, within(0.3));
+    button(desk, "Undo");
+    assertThat(desk.box("author")).containsExactly(before, within(0.001));
+    button(desk, "Redo");
+    assertThat(desk.box("author")).containsExactly(after, within(0.001));
+    desk.page.reload();
+    assertThat(desk.box("author")).containsExactly(after, within(0.001));
+    button(desk, "Undo"); // undo survives a reload
+    assertThat(desk.box("author")).containsExactly(before, within(0.001));
+  }
+
+  @Test
+  public void keysWalkChooseNudgeAndTakeOff() {
+    Desk desk = composed("Keys", "Ledger");
+    double[] before = desk.box("title");
+    hold(desk, "title").focus();
+    desk.does(() -> desk.page.keyboard().press("Enter"));
+    assertThat(hold(desk, "title")).hasAttribute("aria-pressed", "true");
+    assertThat(hold(desk, "title")).isFocused();
+    desk.does(
+        () -> {
+          desk.page.keyboard().press("ArrowDown");
+          desk.page.keyboard().press("ArrowDown");
+          desk.page.keyboard().press("Shift+ArrowDown");
+        });
+    assertThat(desk.box("title")[1]).isCloseTo(before[1] + 6, within(0.001));
+    assertThat(hold(desk, "title")).isFocused();
+    desk.does(() -> desk.page.keyboard().press("ArrowUp"));
+    assertThat(desk.box("title")[1]).isCloseTo(before[1] + 5.5, within(0.001));
+    desk.does(() -> desk.page.keyboard().press("Control+z"));
+    assertThat(desk.box("title")[1]).isCloseTo(before[1] + 6, within(0.001));
+    hold(desk, "title").focus();
+    desk.does(() -> desk.page.keyboard().press("Delete"));
+    assertThat(hold(desk, "title")).hasCount(0);
+  }
+
+  @Test
+  public void wordsFollowTheTray() {
+    Desk desk = composed("Tray", "Axis");
+    desk.does(() -> hold(desk, "title").click());
+    String plain =
+        desk.page.locator("#sheet .artwork [data-piece=title] use").first().getAttribute("href");
+    desk.does(() -> desk.page.getByLabel("Typeface").selectOption("oswald-semibold"));
+    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] use").first())
+        .hasAttribute("href", Pattern.compile("#glyph-oswald-semibold-\\d+"));
+    assertThat(plain).doesNotContain("oswald");
+    desk.does(() -> desk.page.locator("#w-size").fill("30"));
+    assertThat(desk.page.locator("#came-out")).hasText("30 pt");
+    desk.does(() -> desk.page.locator("#w-colour").fill("#aa3311"));
+    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] > g").first())
+        .hasAttribute("fill", "#aa3311");
+    // a size that can't be set is refused in place, and what was typed stays
+    desk.page.locator("#w-size").fill("9000");
+    assertThat(desk.page.locator("#message")).containsText("from 3 to 800 pt");
+    assertThat(desk.page.locator("#w-size")).hasValue("9000");
+    desk.does(() -> desk.page.locator("#w-size").fill("40"));
+    assertThat(desk.page.locator("#message")).hasText("");
+    assertThat(desk.page.locator("#came-out")).hasText("40 pt");
+  }
+
+  @Test
+  public void wordsOfTheBookFollowTheDocket() {
+    Desk desk = composed("First name", "Ledger");
+    assertThat(desk.page.locator("#sheet [data-piece=title] g[data-text^='First']")).isAttached();
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+    desk.type("title", "Second name");
+    desk.bench();
+    assertThat(desk.page.locator("#sheet [data-piece=title] g[data-text^='Second']")).isAttached();
+    assertThat(desk.page.locator("#sheet [data-piece=spine-title] g[data-text='Second name']"))
+        .isAttached();
+  }
+
+  @Test
+  public void aFindingIsMarkedOnTheSheetAndMendedByItsButton() {
+    Desk desk = composed("Findings", "Ledger");
+    desk.does(() -> hold(desk, "author").click());
+    desk.does(
+        () -> {
+          desk.page.locator("#p-top").fill("8.15 in");
+          desk.page.locator("#p-top").press("Enter");
+        });
+    assertThat(desk.page.locator("#notes")).containsText("outside the safe zone of the front");
+    assertThat(desk.page.locator("#sheet .note")).hasCount(1);
+    button(desk, "Move into the safe zone");
+    assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
+    // too few pages for words on the spine
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+    desk.type("pages", "60");
+    desk.bench();
+    assertThat(desk.page.locator("#notes")).containsText("prints words from 80 pages only");
+  }
+
+  @Test
+  public void aBandAtTheTrimIsStretchedToTheBleed() {
+    Desk desk = composed("Band", "Ledger");
+    desk.page.locator("#add-what").selectOption("band");
+    desk.does(
+        () ->
+            desk.page
+                .getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add").setExact(true))
+                .click());
+    desk.does(
+        () -> {
+          desk.page.locator("#p-width").fill("6 in");
+          desk.page.locator("#p-width").press("Tab");
+        });
+    assertThat(desk.page.locator("#notes")).containsText("short of the bleed edge");
+    button(desk, "Stretch to the bleed edge");
+    assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
+    double[] band = desk.box("band-1");
+    assertThat(band[0] + band[2]).isCloseTo((12 + 0.72064 + 0.25) * 25.4, within(0.001));
+  }
+
+  private static Path picture(String name, int w, int h, String format) {
+    try {
+      BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+      var g = image.createGraphics();
+      g.setPaint(
+          new java.awt.GradientPaint(0, 0, java.awt.Color.DARK_GRAY, w, h, java.awt.Color.ORANGE));
+      g.fillRect(0, 0, w, h);
+      g.dispose();
+      Path file = Files.createTempDirectory("picture").resolve(name);
+      ImageIO.write(image, format, file.toFile());
+      return file;
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  @Test
+  public void aPictureCoversToTheBleedWithAMovableFocus() {
+    Desk desk = composed("Picture", "Ledger");
+    desk.does(
+        () -> desk.page.locator("#bg-file").setInputFiles(picture("sea.jpg", 3000, 1000, "jpg")));
+    // 3000 px high 1000 covers 9.25 in: 1000 / 9.25 = 108 ppi
+    assertThat(desk.page.locator("#notes")).containsText("108 ppi at printed size");
+    Locator image = desk.page.locator("#sheet image");
+    double x = Double.parseDouble(image.getAttribute("x"));
+    double w = Double.parseDouble(image.getAttribute("width"));
+    assertThat(w).isCloseTo(3 * 9.25 * 25.4, within(0.01));
+    Locator pad = desk.page.locator("#focus-pad");
+    pad.scrollIntoViewIfNeeded();
+    BoundingBox at = pad.boundingBox();
+    desk.does(() -> pad.click(new Locator.ClickOptions().setPosition(at.width - 2, at.height / 2)));
+    double moved = Double.parseDouble(desk.page.locator("#sheet image").getAttribute("x"));
+    assertThat(moved).isLessThan(x - 100);
+    double sheet = (12 + 0.72064 + 0.25) * 25.4;
+    assertThat(moved + w).as("still covers the right edge").isGreaterThanOrEqualTo(sheet - 0.01);
+    desk.does(
+        () -> desk.page.locator("#bg-file").setInputFiles(picture("fine.tif", 4000, 2850, "tiff")));
+    assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
+  }
+
+  @Test
+  public void badPicturesAreRefusedWithASentence() throws IOException {
+    Desk desk = composed("Bad pictures", "Ledger");
+    Locator file = desk.page.locator("#bg-file");
+    file.setInputFiles(
+        new FilePayload(
+            "notes.jpg", "image/jpeg", "not a picture".getBytes(StandardCharsets.UTF_8)));
+    assertThat(desk.page.locator("#message")).containsText("no JPEG, PNG or TIFF");
+    byte[] half = Files.readAllBytes(picture("x.png", 400, 300, "png"));
+    file.setInputFiles(new FilePayload("half.png", "image/png", java.util.Arrays.copyOf(half, 60)));
+    assertThat(desk.page.locator("#message")).containsText("damaged");
+    file.setInputFiles(new FilePayload("empty.png", "image/png", new byte[0]));
+    assertThat(desk.page.locator("#message")).containsText("empty");
+    assertThat(desk.page.locator("#sheet image")).hasCount(0);
+  }
+
+  @Test
+  public void guidesCanBeHiddenAndDimmed() {
+    Desk desk = composed("Guides", "Ledger");
+    Locator guides = desk.page.locator("#sheet .guides");
+    assertThat(guides).isVisible();
+    desk.page.getByLabel("Guides").selectOption("off");
+    assertThat(guides).isHidden();
+    desk.page.reload();
+    assertThat(desk.page.locator("#sheet .guides")).isHidden();
+    desk.page.getByLabel("Guides").selectOption("dim");
+    assertThat(guides).hasCSS("opacity", "0.28");
+  }
+
+  @Test
+  public void twoWindowsDoNotOverwriteEachOther() {
+    Desk one = composed("Windows", "Ledger");
+    Desk two = Desk.open();
+    two.page.navigate("/editions/" + one.id() + "/bench");
+    one.layout("Axis");
+    two.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidemark")).click();
+    assertThat(two.page.locator("#message")).containsText("changed in another window");
+    one.page.reload();
+    assertThat(one.page.locator("#undo")).hasAttribute("title", "Undo: Layout Axis");
+  }
+
+  @Test
+  public void theSheetHasTheRoom() {
+    Desk desk = composed("Room", "Ledger");
+    double perMm =
+        desk.page.locator("#sheet").boundingBox().width
+            / Double.parseDouble(desk.page.locator("#sheet").getAttribute("viewBox").split(" ")[2]);
+    double sheet = (12 + 0.72064 + 0.25) * 25.4 * perMm;
+    assertThat(sheet).as("a 6 × 9 in wrap at 1280 × 800").isGreaterThan(820);
+    assertThat((Integer) desk.page.evaluate("document.documentElement.scrollWidth"))
+        .isLessThanOrEqualTo(1280);
+    button(desk, "Undo");
+    desk.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Zoom in")).click();
+    assertThat(desk.page.locator("#sheet").boundingBox().width).isGreaterThan(1200);
+  }
+}

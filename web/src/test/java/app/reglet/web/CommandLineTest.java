@@ -1,0 +1,118 @@
+package app.reglet.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.web.cli.RegletCommand;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+public class CommandLineTest {
+  private record Said(int exit, String out, String err) {}
+
+  private static synchronized Said run(String... args) {
+    PrintStream out = System.out;
+    PrintStream err = System.err;
+    ByteArrayOutputStream o = new ByteArrayOutputStream();
+    ByteArrayOutputStream e = new ByteArrayOutputStream();
+    try {
+      System.setOut(new PrintStream(o, true, StandardCharsets.UTF_8));
+      System.setErr(new PrintStream(e, true, StandardCharsets.UTF_8));
+      return new Said(
+          RegletCommand.run(args),
+          o.toString(StandardCharsets.UTF_8),
+          e.toString(StandardCharsets.UTF_8));
+    } finally {
+      System.setOut(out);
+      System.setErr(err);
+    }
+  }
+
+  private static String[] measure(
+      String house, String trim, String pages, String stock, String... more) {
+    String[] base = {
+      "measure",
+      "--house",
+      house,
+      "--binding",
+      "perfect-bound",
+      "--trim",
+      trim,
+      "--pages",
+      pages,
+      "--stock",
+      stock
+    };
+    String[] all = java.util.Arrays.copyOf(base, base.length + more.length);
+    System.arraycopy(more, 0, all, base.length, more.length);
+    return all;
+  }
+
+  @Test
+  public void measuresInWords() {
+    Said said = run(measure("gannet-and-gauge", "6in x 9in", "100", "white"));
+    assertThat(said.exit()).isZero();
+    assertThat(said.out())
+        .contains("100 × 0.002252 = 0.2252 in")
+        .contains("2 × 6 + 0.2252 + 2 × 0.125 = 12.4752 in")
+        .contains("12.48 × 9.25 in");
+  }
+
+  @Test
+  public void measuresAsJson() {
+    Said said =
+        run(measure("gannet-and-gauge", "6in x 9in", "100", "white", "--turn", "rtl", "--json"));
+    JsonNode root = JsonMapper.builder().build().readTree(said.out());
+    assertThat(root.at("/spine/exact/in").stringValue()).isEqualTo("0.2252");
+    assertThat(root.at("/spine/exact/mm").stringValue()).isEqualTo("5.72008");
+    assertThat(root.at("/sheet/exact/width/in").stringValue()).isEqualTo("12.4752");
+    assertThat(root.at("/sheet/exact/width/mm").stringValue()).isEqualTo("316.87008");
+    assertThat(root.at("/panels/0/panel").stringValue()).isEqualTo("front");
+    assertThat(root.at("/panels/2/trim/x/in").stringValue()).isEqualTo("6.3502");
+    assertThat(root.at("/zones").size()).isEqualTo(4);
+  }
+
+  @Test
+  public void measuresByAFile() throws IOException {
+    Path file = Files.createTempFile("house", ".json");
+    String sheet =
+        new String(
+            CommandLineTest.class.getResourceAsStream("/houses/osier-row.json").readAllBytes(),
+            StandardCharsets.UTF_8);
+    Files.writeString(file, sheet.replace("\"osier-row\"", "\"my-house\""));
+    Said said = run(measure(file.toString(), "A5", "320", "bulky-80"));
+    assertThat(said.exit()).as(said.err()).isZero();
+    assertThat(said.out()).contains("23.5 mm").contains("325.5 × 216 mm");
+  }
+
+  @DataProvider
+  Object[][] bad() {
+    return new Object[][] {
+      {measure("nobody", "6 x 9", "100", "white"), "neither a shipped rule sheet"},
+      {measure("gannet-and-gauge", "wide", "100", "white"), "width × height"},
+      {measure("gannet-and-gauge", "6 x 9", "many", "white"), "no page count"},
+      {measure("gannet-and-gauge", "6 x 9", "0", "white"), "at least 1 page"},
+      {measure("gannet-and-gauge", "6 x 9", "999999999", "white"), "20,000"},
+      {measure("gannet-and-gauge", "6 x 9", "100", "slate"), "white, cream"},
+      {measure("gannet-and-gauge", "6 x 9", "100", "white", "--turn", "up"), "ltr or rtl"},
+      {new String[] {"measure", "--house", "gannet-and-gauge"}, "Missing required"},
+      {measure("gannet-and-gauge", "6 x 9", "100", "white", "--nonsense"), "nknown option"},
+      {new String[] {"juggle"}, "juggle"},
+    };
+  }
+
+  @Test(dataProvider = "bad")
+  public void badInputEndsWithTwoAndASentence(String[] args, String sentence) {
+    Said said = run(args);
+    assertThat(said.exit()).isEqualTo(2);
+    assertThat(said.err()).contains(sentence).doesNotContain("\tat ");
+    assertThat(said.out()).isEmpty();
+  }
+}

@@ -1,0 +1,120 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** What a person does in Reglet, in their own words. */
+final class Desk {
+  final Page page;
+
+  Desk(Page page) {
+    this.page = page;
+  }
+
+  static Desk open() {
+    return new Desk(Live.reglet().page());
+  }
+
+  /** Makes a title and comes out on its docket. */
+  Desk makeTitle(String title, String author) {
+    page.navigate("/titles");
+    page.getByLabel("Title", new Page.GetByLabelOptions().setExact(true)).fill(title);
+    page.getByLabel("Author").fill(author);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make title")).click();
+    page.waitForURL(Pattern.compile(".*/editions/\\d+/docket"));
+    return this;
+  }
+
+  /** Types into a field, key by key, as hands do; waits until it is saved. */
+  Desk type(String field, String text) {
+    Locator input = page.locator("#" + field);
+    page.waitForResponse(
+        r ->
+            r.url().endsWith("/docket")
+                && r.request().method().equals("POST")
+                && r.request().postData() != null
+                && typed(r.request().postData(), field, text),
+        () -> {
+          input.click();
+          input.press("Control+a");
+          if (text.isEmpty()) {
+            input.press("Delete");
+          } else {
+            input.pressSequentially(text);
+          }
+        });
+    // the answer is on the page when the saved line says so
+    assertThat(page.locator("#saved")).containsText("Saved");
+    page.waitForTimeout(60);
+    return this;
+  }
+
+  private static boolean typed(String body, String field, String text) {
+    for (String pair : body.split("&")) {
+      if (pair.startsWith(field + "=")) {
+        String value =
+            java.net.URLDecoder.decode(
+                pair.substring(field.length() + 1), java.nio.charset.StandardCharsets.UTF_8);
+        return value.equals(text);
+      }
+    }
+    return false;
+  }
+
+  Desk choose(String field, String value) {
+    page.waitForResponse(
+        r -> r.url().endsWith("/docket") && r.request().method().equals("POST"),
+        () -> page.locator("#" + field).selectOption(value));
+    page.waitForTimeout(60);
+    return this;
+  }
+
+  /** A docket filled in far enough to measure and compose. */
+  Desk fill(String trim, String pages, String isbn) {
+    type("trim", trim).type("pages", pages);
+    return isbn.isEmpty() ? this : type("isbn", isbn);
+  }
+
+  String id() {
+    return page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+  }
+
+  Desk bench() {
+    page.navigate("/editions/" + id() + "/bench");
+    page.locator("#sheet").waitFor();
+    return this;
+  }
+
+  /** Does something on the bench and waits for the board to answer. */
+  Desk does(Runnable action) {
+    page.waitForResponse(r -> r.url().contains("/bench") && r.status() < 400, action);
+    page.waitForTimeout(120);
+    return this;
+  }
+
+  Desk layout(String name) {
+    return does(
+        () ->
+            page.getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click());
+  }
+
+  /** A piece's box on the sheet, mm: x, y, width, height. */
+  double[] box(String piece) {
+    Locator rect = page.locator("#sheet .hold[data-piece='" + piece + "'] > rect").first();
+    return new double[] {
+      Double.parseDouble(rect.getAttribute("x")), Double.parseDouble(rect.getAttribute("y")),
+      Double.parseDouble(rect.getAttribute("width")),
+          Double.parseDouble(rect.getAttribute("height"))
+    };
+  }
+
+  String text(String selector) {
+    return page.locator(selector).innerText();
+  }
+}

@@ -1,0 +1,176 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What holds for every page: access, addresses, errors. */
+public class PagesTest {
+  private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+  @DataProvider
+  Object[][] pages() {
+    return new Object[][] {
+      {"/titles"},
+      {"/houses"},
+      {"/houses/gannet-and-gauge"},
+      {"/houses/osier-row"},
+      {"/inspect"},
+      {"/inspect?edition=1"},
+      {"/editions/1/docket"},
+      {"/editions/2/docket"},
+      {"/editions/1/bench"},
+      {"/editions/1/bench?chosen=title"},
+      {"/editions/2/bench"},
+      {"/editions/1/dispatch"},
+      {"/editions/2/dispatch"}
+    };
+  }
+
+  @Test(dataProvider = "pages")
+  public void noAccessViolationAndNoSideways(String path) {
+    Page page = Live.reglet().page();
+    Response response = page.navigate(path);
+    assertThat(response.status()).isEqualTo(200);
+    assertThat(Live.violations(page)).isEmpty();
+    assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+        .isLessThanOrEqualTo(1280);
+    page.context().close();
+  }
+
+  @Test
+  public void theDemoHasOneFindingInPages() {
+    Page page = Live.reglet().page();
+    page.navigate("/titles");
+    assertThat(
+            page.locator("tr", new Page.LocatorOptions().setHasText("Knots for Slow Water"))
+                .locator(".tally"))
+        .hasText("1 to mend");
+    assertThat(
+            page.locator("tr", new Page.LocatorOptions().setHasText("The Salt Ledger"))
+                .locator(".tally"))
+        .hasText("nothing to mend");
+    page.navigate("/editions/2/docket");
+    assertThat(page.locator(".notes-list")).containsText("multiple of 8");
+  }
+
+  private static HttpResponse<String> send(HttpRequest.Builder request) throws Exception {
+    return HTTP.send(request.build(), HttpResponse.BodyHandlers.ofString());
+  }
+
+  private static HttpRequest.Builder to(String path) {
+    return HttpRequest.newBuilder(URI.create(Live.reglet().address() + path));
+  }
+
+  @DataProvider
+  Object[][] bad() {
+    return new Object[][] {
+      // method, path, form, status
+      {"GET", "/editions/99999/docket", "", 404},
+      {"GET", "/editions/abc/docket", "", 400},
+      {"GET", "/editions/99999/bench", "", 404},
+      {"GET", "/editions/99999/press-file", "", 404},
+      {"GET", "/houses/none", "", 404},
+      {"GET", "/pictures/zz/screen", "", 404},
+      {"GET", "/pictures/" + "0".repeat(64) + "/screen", "", 404},
+      {"GET", "/nowhere", "", 404},
+      {"POST", "/editions/1/bench/layout", "base=x&layout=axis", 400},
+      {"POST", "/editions/1/bench/layout", "base=999&layout=axis", 409},
+      {"POST", "/editions/1/bench/layout", "base=2&layout=zigzag", 400},
+      {"POST", "/editions/1/bench/layout", "layout=axis", 400},
+      {"POST", "/editions/1/bench/pieces/none/off", "base=2", 400},
+      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=1&top=1&width=-4&height=2", 400},
+      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=900&top=1&width=4&height=2", 400},
+      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=a&top=b&width=c&height=d", 400},
+      {
+        "POST",
+        "/editions/1/bench/pieces/title/hang",
+        "base=2&region=moon&across=START&down=START",
+        400
+      },
+      {"POST", "/editions/1/bench/pieces/title/words", "base=2", 400},
+      {
+        "POST",
+        "/editions/1/bench/pieces/title/words",
+        "base=2&source=title&face=none&size=9&colour=%23000000&align=LEFT&stand=TOP&turn=LEVEL&leading=1&tracking=0",
+        400
+      },
+      {
+        "POST",
+        "/editions/1/bench/pieces/title/words",
+        "base=2&source=title&face=cinzel&size=9&colour=red&align=LEFT&stand=TOP&turn=LEVEL&leading=NaN&tracking=0",
+        400
+      },
+      {"POST", "/editions/1/bench/background", "base=2&colour=%23ffffff&focusX=9&focusY=0", 400},
+      {"POST", "/editions/1/bench/add", "base=2&what=moon:title", 400},
+      {"POST", "/editions/1/bench/remedy", "base=2&code=none&choice=-1", 400},
+      {"POST", "/editions/1/bench/picture", "base=2", 400},
+      {"POST", "/editions/1/docket", "version=0.0", 409},
+      {"POST", "/editions/1/docket/remedy", "code=x&choice=7", 400},
+      {"POST", "/inspect", "", 400},
+      {"DELETE", "/titles", "", 405},
+    };
+  }
+
+  @Test(dataProvider = "bad")
+  public void badRequestsGetASentence(String method, String path, String form, int status)
+      throws Exception {
+    HttpResponse<String> r =
+        send(
+            to(path)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .method(method, HttpRequest.BodyPublishers.ofString(form)));
+    assertThat(r.statusCode()).as(r.body()).isEqualTo(status);
+    assertThat(r.body())
+        .containsPattern("class=\"sentence\">[^<]{10,}[.]<")
+        .doesNotContain("Exception")
+        .doesNotContain("\tat ");
+  }
+
+  @Test
+  public void anotherSiteCanNotChangeAnything() throws Exception {
+    HttpResponse<String> r =
+        send(
+            to("/titles")
+                .header("Sec-Fetch-Site", "cross-site")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("title=Theirs")));
+    assertThat(r.statusCode()).isEqualTo(403);
+    r =
+        send(
+            to("/titles")
+                .header("Origin", "http://elsewhere.example")
+                .POST(HttpRequest.BodyPublishers.ofString("title=Theirs")));
+    assertThat(r.statusCode()).isEqualTo(403);
+  }
+
+  @Test
+  public void theUnitFormLeadsNowhereElse() throws Exception {
+    HttpResponse<String> r =
+        send(
+            to("/unit")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("unit=mm&back=//elsewhere.example/")));
+    assertThat(r.headers().firstValue("Location").orElse(""))
+        .endsWith("/titles")
+        .doesNotContain("elsewhere");
+  }
+
+  @Test
+  public void thePressFileIsTheSameEachTime() throws Exception {
+    HttpClient client = HttpClient.newHttpClient();
+    HttpRequest request = to("/editions/1/press-file").build();
+    byte[] once = client.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    byte[] again = client.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    assertThat(once.length).isGreaterThan(100_000);
+    assertThat(again).isEqualTo(once);
+  }
+}
