@@ -31,7 +31,6 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
-import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** Writes marks as the operators of one page (ISO 32000-1, 8 and 9), in mm with y down. */
@@ -179,7 +178,7 @@ final class PageWriter {
     return switch (picture.format()) {
       case JPEG -> jpeg(picture, file);
       case PNG -> png(picture, file);
-      case TIFF -> LosslessFactory.createFromImage(document, rgb(PictureReader.pixels(picture)));
+      case TIFF -> FlatePixels.of(document, rgb(PictureReader.pixels(picture)));
     };
   }
 
@@ -201,7 +200,7 @@ final class PageWriter {
     }
     return decoded == null
         ? PDImageXObject.createFromByteArray(document, file, picture.sha())
-        : LosslessFactory.createFromImage(document, rgb(decoded));
+        : FlatePixels.of(document, rgb(decoded));
   }
 
   /** Looks for a tRNS chunk before the pixels (PNG specification, ISO/IEC 15948, 11.3.2). */

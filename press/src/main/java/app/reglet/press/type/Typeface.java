@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * One shipped TrueType face. All figures are in ems: 1 is the type size. Shaping (HarfBuzz inside
@@ -27,6 +28,7 @@ public final class Typeface {
   private final String id;
   private final String name;
   private final String resource;
+  private final Map<Integer, Rectangle2D> inks = new ConcurrentHashMap<>();
   private volatile Loaded loaded;
 
   /** The file and what was measured of it. */
@@ -138,7 +140,7 @@ public final class Typeface {
     double advance = n == 0 ? 0 : places[2 * n] / EM + (n - 1) * tracking;
     Rectangle2D ink = null;
     for (int i = 0; i < n; i++) {
-      Rectangle2D glyph = outline(ids[i]).getBounds2D();
+      Rectangle2D glyph = inkOf(ids[i]);
       if (!glyph.isEmpty()) {
         Rectangle2D placed =
             new Rectangle2D.Double(
@@ -148,6 +150,10 @@ public final class Typeface {
     }
     return new ShapedLine(
         text, ids, x, from, advance, ink == null ? new Rectangle2D.Double() : ink);
+  }
+
+  private Rectangle2D inkOf(int glyph) {
+    return inks.computeIfAbsent(glyph, g -> outline(g).getBounds2D());
   }
 
   /** A glyph's outline in ems, origin on the baseline, y down. */

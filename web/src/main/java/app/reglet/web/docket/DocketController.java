@@ -4,15 +4,18 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.svg.WrapDrawing;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.UnitInForce;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,15 +50,17 @@ public class DocketController {
       @ModelAttribute DocketForm form,
       HttpServletRequest request,
       Model model) {
-    Cover before = covers.of(id, request);
-    Unit typedIn = UnitInForce.of(request, before.unit());
+    EditionEntity edition = covers.edition(id);
+    Optional<Wrap> before = covers.wrap(edition);
+    String houseBefore = edition.getHouseId();
+    Unit typedIn = UnitInForce.of(request, houses.get(houseBefore).unit());
     Map<String, String> problems = docket.save(id, form, typedIn);
     if (request.getHeader("HX-Request") == null) {
       return "redirect:/editions/" + id + "/docket";
     }
     Cover after = covers.of(id, request);
     fill(model, after, problems, changes(before, after));
-    model.addAttribute("houseChanged", !before.house().id().equals(after.house().id()));
+    model.addAttribute("houseChanged", !houseBefore.equals(after.house().id()));
     model.addAttribute("answering", true);
     return "docket :: answer";
   }
@@ -80,11 +85,10 @@ public class DocketController {
     return "redirect:/editions/" + id + "/docket";
   }
 
-  private static List<String> changes(Cover before, Cover after) {
-    if (before.wrap().isEmpty() || after.wrap().isEmpty()) {
-      return List.of();
-    }
-    return WrapChange.between(before.wrap().get(), after.wrap().get(), after.unit());
+  private static List<String> changes(Optional<Wrap> before, Cover after) {
+    return before
+        .flatMap(b -> after.wrap().map(a -> WrapChange.between(b, a, after.unit())))
+        .orElse(List.of());
   }
 
   private void fill(Model model, Cover cover, Map<String, String> problems, List<String> changes) {

@@ -56,6 +56,17 @@ public class Covers {
     return of(edition, UnitInForce.of(request, houses.get(edition.getHouseId()).unit()));
   }
 
+  /** The sheet of an edition alone, empty when it can't be measured. */
+  public Optional<Wrap> wrap(EditionEntity edition) {
+    try {
+      return edition
+          .specification()
+          .map(spec -> Measuring.measure(spec, houses.get(edition.getHouseId())));
+    } catch (Refusal r) {
+      return Optional.empty();
+    }
+  }
+
   public Cover of(EditionEntity edition, Unit unit) {
     RuleSheet house = houses.get(edition.getHouseId());
     Book book = edition.getBook().facts();

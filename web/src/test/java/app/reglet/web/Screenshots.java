@@ -1,0 +1,45 @@
+package app.reglet.web;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.testng.annotations.Test;
+
+/** Makes docs/screenshots anew from the demo; not a test, run by ./reglet screenshots. */
+public class Screenshots {
+  private final Path to = Path.of("..", "docs", "screenshots");
+  private final Page page = Live.reglet().page();
+
+  private void shot(String name) {
+    page.waitForTimeout(400);
+    page.screenshot(new Page.ScreenshotOptions().setPath(to.resolve(name + ".png")));
+  }
+
+  private void shot(String name, String path) {
+    page.navigate(path);
+    shot(name);
+  }
+
+  @Test
+  public void take() throws Exception {
+    shot("titles", "/titles");
+    shot("house", "/houses/osier-row");
+    shot("docket", "/editions/2/docket");
+    shot("bench", "/editions/1/bench");
+    shot("bench-piece", "/editions/2/bench?chosen=title");
+    page.navigate("/editions/1/dispatch");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make press file")).click();
+    page.locator("#download").waitFor();
+    shot("dispatch");
+    Download download = page.waitForDownload(() -> page.locator("#download").click());
+    Path file = Files.createTempDirectory("shots").resolve(download.suggestedFilename());
+    download.saveAs(file);
+    page.navigate("/inspect?edition=2");
+    page.getByLabel("PDF").setInputFiles(file);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Inspect file")).click();
+    page.locator(".verdict").waitFor();
+    shot("inspect");
+  }
+}
