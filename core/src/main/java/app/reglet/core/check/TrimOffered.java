@@ -24,7 +24,7 @@ public final class TrimOffered implements Check {
                 + s.wrap().spec().binding().title().toLowerCase()
                 + "; the nearest it offers is "
                 + nearest.print(s.unit())
-                + ".",
+                + ", for which the inside must be re-set.",
             trim.print(s.unit()),
             nearest.print(s.unit()),
             List.of(new Remedy.UseTrim(nearest))));

@@ -98,7 +98,7 @@ public final class RuleSheetReader {
             inks,
             bindings,
             files(in.part("files")),
-            examples(in, bindings, ids(stocks), ids(inks)));
+            examples(in, bindings, ids(stocks), ids(inks), inks.get(0).id()));
     in.end();
     return sheet;
   }
@@ -379,7 +379,11 @@ public final class RuleSheetReader {
   }
 
   private static List<WorkedExample> examples(
-      DocumentPart doc, Map<Binding, BindingRules> bindings, Set<String> stocks, Set<String> inks) {
+      DocumentPart doc,
+      Map<Binding, BindingRules> bindings,
+      Set<String> stocks,
+      Set<String> inks,
+      String firstInk) {
     List<WorkedExample> examples = new ArrayList<>();
     for (DocumentPart part : doc.parts("examples")) {
       Binding binding = part.choice("binding", Binding.values(), null);
@@ -387,7 +391,7 @@ public final class RuleSheetReader {
         throw part.refuse("binding", "is “" + binding.id() + "”, which the sheet does not offer.");
       }
       String stock = part.text("stock");
-      String ink = part.text("ink", inks.iterator().next());
+      String ink = part.text("ink", firstInk);
       if (!stocks.contains(stock)) {
         throw part.refuse("stock", "names “" + stock + "”, which the sheet does not list.");
       }

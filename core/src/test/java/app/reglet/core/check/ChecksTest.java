@@ -60,8 +60,8 @@ public class ChecksTest {
   /** A cover with nothing wrong: the barcode in its area and what is given. */
   private static Laid[] with(Wrap wrap, Laid... more) {
     Laid[] all = new Laid[more.length + 1];
-    all[0] = new Laid.Barcode("b", "Barcode", wrap.box(Region.BARCODE).orElseThrow());
-    System.arraycopy(more, 0, all, 1, more.length);
+    all[more.length] = new Laid.Barcode("b", "Barcode", wrap.box(Region.BARCODE).orElseThrow());
+    System.arraycopy(more, 0, all, 0, more.length);
     return all;
   }
 
@@ -132,6 +132,11 @@ public class ChecksTest {
     Wrap w = wrap("6 x 9", 320);
     assertThat(codes(w, with(w, words(in("4", "8", "1", "0.2"), "9"))))
         .containsExactly("barcode-area-covered");
+    // a band in front of the barcode hides it, one behind does not
+    Laid band = new Laid.Area("a", "Band", in("3", "7", "3", "1.5"));
+    Laid code = new Laid.Barcode("b", "Barcode", w.box(Region.BARCODE).orElseThrow());
+    assertThat(codes(w, code, band)).containsExactly("barcode-area-covered");
+    assertThat(codes(w, band, code)).isEmpty();
     assertThat(codes(w, words(in("8", "2", "3", "1"), "30"))).containsExactly("barcode-missing");
     assertThat(codes(w, new Laid.Barcode("b", "Barcode", in("1", "1", "1.5", "1"))))
         .containsExactly("barcode-out-of-area");

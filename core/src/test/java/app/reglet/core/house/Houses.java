@@ -10,7 +10,15 @@ public final class Houses {
   public static final RuleSheet GANNET = RuleSheetReader.read(text("gannet-and-gauge"));
   public static final RuleSheet OSIER = RuleSheetReader.read(text("osier-row"));
 
+  public static final RuleSheet DUNLIN = RuleSheetReader.read(text("dunlin-casebinders"));
+  public static final RuleSheet WHIMBREL = RuleSheetReader.read(text("whimbrel-digital"));
+  public static final RuleSheet SANDLING = RuleSheetReader.read(text("sandling-and-daughters"));
+
   private Houses() {}
+
+  public static java.util.List<RuleSheet> all() {
+    return java.util.List.of(GANNET, OSIER, DUNLIN, WHIMBREL, SANDLING);
+  }
 
   public static String text(String id) {
     try (InputStream in = Houses.class.getResourceAsStream("/houses/" + id + ".json")) {

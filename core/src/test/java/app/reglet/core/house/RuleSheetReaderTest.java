@@ -11,7 +11,14 @@ import org.testng.annotations.Test;
 public class RuleSheetReaderTest {
   @Test
   public void shippedSheetsAgreeWithTheirExamples() {
-    for (String id : new String[] {"gannet-and-gauge", "osier-row"}) {
+    for (String id :
+        new String[] {
+          "gannet-and-gauge",
+          "osier-row",
+          "dunlin-casebinders",
+          "whimbrel-digital",
+          "sandling-and-daughters"
+        }) {
       RuleSheet sheet = ExampleRun.readAndProve(Houses.text(id));
       assertThat(sheet.id()).isEqualTo(id);
       assertThat(ExampleRun.runAll(sheet)).isNotEmpty().allMatch(ExampleRun::agrees);
