@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -43,6 +44,8 @@ public final class Live {
                             "--disable-background-networking",
                             "--disable-component-update",
                             "--disable-sync")));
+    // generous, for a busy machine; a passing test never waits for them
+    PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
     Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
   }
 
@@ -74,7 +77,7 @@ public final class Live {
                 .setViewportSize(1280, 800)
                 .setBaseURL(address)
                 .setAcceptDownloads(true));
-    context.setDefaultTimeout(6_000);
+    context.setDefaultTimeout(20_000);
     Page page = context.newPage();
     page.onConsoleMessage(
         m -> {

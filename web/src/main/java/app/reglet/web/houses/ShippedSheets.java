@@ -9,13 +9,7 @@ import java.util.Optional;
 
 /** The rule sheets that ship with Reglet. */
 public final class ShippedSheets {
-  private static final List<String> IDS =
-      List.of(
-          "gannet-and-gauge",
-          "osier-row",
-          "dunlin-casebinders",
-          "whimbrel-digital",
-          "sandling-and-daughters");
+  private static final List<String> IDS = List.of("gannet-and-gauge", "osier-row");
 
   private ShippedSheets() {}
 
