@@ -6,7 +6,9 @@ public enum Binding {
   SADDLE_STITCHED("saddle-stitched", "Saddle stitched"),
   FLAPPED("flapped", "Flapped paperback"),
   CASE_LAMINATE("case-laminate", "Case laminate"),
-  DUST_JACKET("dust-jacket", "Dust jacket");
+  DUST_JACKET("dust-jacket", "Dust jacket"),
+  /** No binding at all: the front alone, on a screen. */
+  EBOOK("ebook", "Ebook cover");
 
   private final String id;
   private final String title;

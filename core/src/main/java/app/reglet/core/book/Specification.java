@@ -1,6 +1,5 @@
 package app.reglet.core.book;
 
-import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import java.util.Optional;
 
@@ -10,11 +9,12 @@ import java.util.Optional;
  * @param binding how it is bound
  * @param trim a finished page, width × height
  * @param pages sides of leaves, as the printer counts them
- * @param stock the id of the inside paper in the house's rule sheet
- * @param ink the id of the inside ink in the house's rule sheet
+ * @param stock the id of the inside paper in the house's rule sheet; empty for an ebook
+ * @param ink the id of the inside ink in the house's rule sheet; empty for an ebook
  * @param turn the direction in which pages turn
  * @param flaps flaps wished for; empty takes the house's usual ones where the binding has flaps
  * @param toldSpine the spine the house stated on the order, for a rule of the kind {@code told}
+ * @param insidePrinted whether the inside of the cover is printed too
  */
 public record Specification(
     Binding binding,
@@ -24,24 +24,41 @@ public record Specification(
     String ink,
     PageTurn turn,
     Optional<Flaps> flaps,
-    Optional<Length> toldSpine) {
+    Optional<ToldSpine> toldSpine,
+    boolean insidePrinted) {
 
-  /** A specification without flaps of its own and without a told spine. */
+  /** A specification without flaps of its own, without a told spine, printed outside only. */
   public static Specification of(
       Binding binding, Size trim, int pages, String stock, String ink, PageTurn turn) {
     return new Specification(
-        binding, trim, pages, stock, ink, turn, Optional.empty(), Optional.empty());
+        binding, trim, pages, stock, ink, turn, Optional.empty(), Optional.empty(), false);
   }
 
   public Specification withPages(int newPages) {
-    return new Specification(binding, trim, newPages, stock, ink, turn, flaps, toldSpine);
+    return new Specification(
+        binding, trim, newPages, stock, ink, turn, flaps, toldSpine, insidePrinted);
   }
 
   public Specification withTrim(Size newTrim) {
-    return new Specification(binding, newTrim, pages, stock, ink, turn, flaps, toldSpine);
+    return new Specification(
+        binding, newTrim, pages, stock, ink, turn, flaps, toldSpine, insidePrinted);
   }
 
   public Specification withTurn(PageTurn newTurn) {
-    return new Specification(binding, trim, pages, stock, ink, newTurn, flaps, toldSpine);
+    return new Specification(
+        binding, trim, pages, stock, ink, newTurn, flaps, toldSpine, insidePrinted);
+  }
+
+  public Specification withFlaps(Optional<Flaps> newFlaps) {
+    return new Specification(
+        binding, trim, pages, stock, ink, turn, newFlaps, toldSpine, insidePrinted);
+  }
+
+  public Specification withToldSpine(Optional<ToldSpine> told) {
+    return new Specification(binding, trim, pages, stock, ink, turn, flaps, told, insidePrinted);
+  }
+
+  public Specification withInsidePrinted(boolean printed) {
+    return new Specification(binding, trim, pages, stock, ink, turn, flaps, toldSpine, printed);
   }
 }

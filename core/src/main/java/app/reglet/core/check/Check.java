@@ -8,11 +8,9 @@ public interface Check {
   /** What it finds, nothing when all is well. */
   List<Finding> find(Subject subject);
 
-  /** Every check, in the order in which findings are told. */
+  /** Every check of what lies on the sheet, in the order in which findings are told. */
   static List<Check> all() {
     return List.of(
-        new TrimOffered(),
-        new PagesOffered(),
         new SpineTypeAllowed(),
         new SpineTypeFitsBand(),
         new SpineTypeLargeEnough(),
@@ -26,9 +24,11 @@ public interface Check {
         new PictureFineEnough());
   }
 
-  /** Runs every check. */
+  /** Runs every check, those of what the house offers first. */
   static List<Finding> run(Subject subject) {
-    List<Finding> findings = new ArrayList<>();
+    List<Finding> findings =
+        new ArrayList<>(
+            OfferCheck.run(subject.wrap().spec(), subject.wrap().house(), subject.unit()));
     for (Check check : all()) {
       findings.addAll(check.find(subject));
     }

@@ -1,67 +1,73 @@
 package app.reglet.core.check;
 
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.PageCounts;
 import app.reglet.core.house.PageLimit;
-import java.util.ArrayList;
+import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Unit;
 import java.util.List;
 import java.util.Optional;
 
-/** Whether the house binds so many pages, and whether the count is a multiple of what it needs. */
-public final class PagesOffered implements Check {
+/**
+ * Whether the house binds so many pages: within its limits, a multiple of what it needs, and a row
+ * of its spine table where it has one.
+ */
+public final class PagesOffered implements OfferCheck {
   @Override
-  public List<Finding> find(Subject s) {
-    int pages = s.wrap().spec().pages();
-    Optional<PageLimit> found = s.wrap().rules().pagesFor(s.wrap().spec());
-    if (found.isEmpty() || found.get().allows(pages)) {
+  public List<Finding> find(Specification spec, BindingRules rules, RuleSheet house, Unit unit) {
+    PageCounts counts = PageCounts.of(spec, rules);
+    int pages = spec.pages();
+    if (counts.allows(pages)) {
       return List.of();
     }
-    PageLimit limit = found.get();
-    int below = limit.nearestBelow(pages);
-    int above = limit.nearestAbove(pages);
-    String house = s.wrap().house().name();
-    String binding = s.wrap().spec().binding().title().toLowerCase();
-    String why;
-    if (pages < limit.least()) {
-      why =
-          house
-              + " binds "
-              + binding
-              + " from "
-              + limit.least()
-              + " pages; this has "
-              + pages
-              + ".";
-    } else if (pages > limit.most()) {
-      why =
-          house
-              + " binds "
-              + binding
-              + " up to "
-              + limit.most()
-              + " pages in this trim and paper; this has "
-              + pages
-              + ".";
-    } else {
-      why =
-          pages
-              + " pages can't be bound: the count must be "
-              + (limit.multiple() == 2 ? "even" : "a multiple of " + limit.multiple())
-              + ".";
-    }
-    List<Remedy> remedies = new ArrayList<>();
-    remedies.add(new Remedy.UsePages(above));
-    if (below != above) {
-      remedies.add(new Remedy.UsePages(below));
-    }
-    String nearest =
-        below == above
-            ? "The nearest that works is " + above + "."
-            : "The nearest that work are " + below + " and " + above + ".";
+    Optional<Integer> below = counts.below(pages);
+    Optional<Integer> above = counts.above(pages);
+    List<Integer> nearest =
+        above.stream().toList().equals(below.stream().toList())
+            ? above.stream().toList()
+            : java.util.stream.Stream.concat(below.stream(), above.stream()).toList();
+    String what =
+        nearest.isEmpty()
+            ? ""
+            : nearest.size() == 1
+                ? " The nearest that works is " + nearest.get(0) + "."
+                : " The nearest that work are " + nearest.get(0) + " and " + nearest.get(1) + ".";
+    // the larger count first: pages can be added without taking any away
+    List<Remedy> remedies =
+        java.util.stream.Stream.concat(above.stream(), below.stream())
+            .distinct()
+            .map(n -> (Remedy) new Remedy.UsePages(n))
+            .toList();
     return List.of(
         Finding.ofEdition(
             "pages-not-offered",
-            why + " " + nearest,
+            why(pages, spec, counts, house) + what,
             pages + " pages",
-            limit.least() + "–" + limit.most() + " pages, multiple of " + limit.multiple(),
+            counts.limit().map(PageLimit::print).orElse("a row of the spine table"),
             remedies));
+  }
+
+  private static String why(int pages, Specification spec, PageCounts counts, RuleSheet house) {
+    String binds = house.name() + " binds " + spec.binding().title().toLowerCase();
+    Optional<PageLimit> limit = counts.limit();
+    if (limit.isPresent() && pages < limit.get().least()) {
+      return binds + " from " + limit.get().least() + " pages; this has " + pages + ".";
+    }
+    if (limit.isPresent() && pages > limit.get().most()) {
+      return binds
+          + " up to "
+          + limit.get().most()
+          + " pages in this trim and paper; this has "
+          + pages
+          + ".";
+    }
+    if (limit.isPresent() && pages % limit.get().multiple() != 0) {
+      return pages
+          + " pages can't be bound: the count must be "
+          + (limit.get().multiple() == 2 ? "even" : "a multiple of " + limit.get().multiple())
+          + ".";
+    }
+    return house.name() + "'s spine table has no row for " + pages + " pages.";
   }
 }

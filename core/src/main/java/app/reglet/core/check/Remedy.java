@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.book.Flaps;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 
@@ -21,6 +22,28 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Use " + trim.print(unit);
+    }
+  }
+
+  /** Take these flaps. */
+  record UseFlaps(Flaps flaps) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return flaps.front().equals(flaps.back())
+          ? "Use flaps of " + flaps.front().print(unit)
+          : "Use flaps of "
+              + flaps.front().print(unit)
+              + " (front) and "
+              + flaps.back().print(unit)
+              + " (back)";
+    }
+  }
+
+  /** Leave the inside of the cover unprinted. */
+  record OutsideOnly() implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Print the outside only";
     }
   }
 

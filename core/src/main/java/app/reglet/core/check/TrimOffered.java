@@ -1,32 +1,34 @@
 package app.reglet.core.check;
 
-import app.reglet.core.house.Trims;
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
 import java.util.List;
 
 /** Whether the house offers the trim size in this binding. */
-public final class TrimOffered implements Check {
+public final class TrimOffered implements OfferCheck {
   @Override
-  public List<Finding> find(Subject s) {
-    Trims trims = s.wrap().rules().trims();
-    Size trim = s.wrap().spec().trim();
-    if (trims.offers(trim)) {
+  public List<Finding> find(Specification spec, BindingRules rules, RuleSheet house, Unit unit) {
+    Size trim = spec.trim();
+    if (rules.trims().offers(trim)) {
       return List.of();
     }
-    Size nearest = trims.nearest(trim);
+    Size nearest = rules.trims().nearest(trim);
     return List.of(
         Finding.ofEdition(
             "trim-not-offered",
-            s.wrap().house().name()
+            house.name()
                 + " does not offer "
-                + trim.print(s.unit())
+                + trim.print(unit)
                 + " in "
-                + s.wrap().spec().binding().title().toLowerCase()
+                + spec.binding().title().toLowerCase()
                 + "; the nearest it offers is "
-                + nearest.print(s.unit())
-                + ", for which the inside must be re-set.",
-            trim.print(s.unit()),
-            nearest.print(s.unit()),
+                + nearest.print(unit)
+                + (house.isShop() ? "." : ", for which the inside must be re-set."),
+            trim.print(unit),
+            nearest.print(unit),
             List.of(new Remedy.UseTrim(nearest))));
   }
 }

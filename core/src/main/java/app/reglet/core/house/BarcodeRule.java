@@ -32,9 +32,20 @@ public record BarcodeRule(
 
   /** Who prints the barcode: the designer's art, the house over the art, or whichever is there. */
   public enum Supplier {
-    DESIGNER,
-    HOUSE,
-    EITHER;
+    DESIGNER("you supply it, in its area"),
+    HOUSE("the house prints it over the art: keep words and faces out of its area"),
+    EITHER("yours is kept if it is there, else the house prints one over the art");
+
+    private final String sentence;
+
+    Supplier(String sentence) {
+      this.sentence = sentence;
+    }
+
+    /** What it means for whoever makes the cover. */
+    public String sentence() {
+      return sentence;
+    }
 
     public String id() {
       return name().toLowerCase(Locale.ROOT);

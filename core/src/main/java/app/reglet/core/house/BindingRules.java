@@ -19,6 +19,9 @@ import java.util.Optional;
  * @param safe distances to keep
  * @param spineType words on the spine
  * @param barcode the barcode's place
+ * @param inside printing of the inside, where it is offered
+ * @param parts whether front, spine and back are wanted as files of their own
+ * @param cost of one copy, where the sheet says
  */
 public record BindingRules(
     Binding binding,
@@ -29,7 +32,10 @@ public record BindingRules(
     Length bleed,
     SafeDistances safe,
     SpineTypeRule spineType,
-    Optional<BarcodeRule> barcode) {
+    Optional<BarcodeRule> barcode,
+    Optional<InsideRule> inside,
+    Optional<PartsRule> parts,
+    Optional<CostRule> cost) {
   public BindingRules {
     spine = List.copyOf(spine);
     pages = List.copyOf(pages);

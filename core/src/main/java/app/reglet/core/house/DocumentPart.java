@@ -20,6 +20,8 @@ import tools.jackson.databind.JsonNode;
  * {@link #end()}.
  */
 final class DocumentPart {
+  private static final Length LONGEST = Length.of(1500, Unit.MM);
+
   private final JsonNode node;
   private final String path;
   private final Unit unit;
@@ -146,6 +148,15 @@ final class DocumentPart {
     return length;
   }
 
+  /** A length above zero. */
+  Length positiveLength(String key) {
+    Length length = signedLength(key);
+    if (!length.isPositive()) {
+      throw refuse(key, "is " + length.print(unit) + "; it must be above zero.");
+    }
+    return length;
+  }
+
   Length length(String key, Length otherwise) {
     return has(key) ? length(key) : otherwise;
   }
@@ -154,10 +165,20 @@ final class DocumentPart {
     JsonNode found = need(key);
     try {
       if (found.isString()) {
-        return Length.parse(found.stringValue(), unit);
+        Length length = Length.parse(found.stringValue(), unit);
+        if (length.abs().isMoreThan(LONGEST)) {
+          throw refuse(
+              key,
+              "is "
+                  + length.print(unit)
+                  + "; no length on a cover is more than "
+                  + LONGEST.print(unit)
+                  + ".");
+        }
+        return length;
       }
     } catch (Refusal r) {
-      throw refuse(key, "is no length. " + r.getMessage());
+      throw r.field().isEmpty() ? refuse(key, "is no length. " + r.getMessage()) : r;
     }
     throw refuse(key, "must be a length in quotes with its unit, such as \"0.125 in\".");
   }
@@ -193,6 +214,45 @@ final class DocumentPart {
       sizes.add(size(items.get(i), path(key) + "[" + i + "]"));
     }
     return sizes;
+  }
+
+  Unit unit() {
+    return unit;
+  }
+
+  /** The names of the fields. */
+  List<String> keys() {
+    return List.copyOf(node.propertyNames());
+  }
+
+  /** A price, zero or more. */
+  BigDecimal price(String key) {
+    JsonNode found = need(key);
+    if (!found.isNumber()) {
+      throw refuse(key, "must be a number, such as 0.85.");
+    }
+    BigDecimal value = found.decimalValue();
+    if (value.signum() < 0
+        || value.compareTo(BigDecimal.valueOf(100_000)) > 0
+        || value.scale() > 6) {
+      throw refuse(
+          key,
+          "is "
+              + value.toPlainString()
+              + "; a price is 0 or more, at most 100 000, with at most 6 decimals.");
+    }
+    return value;
+  }
+
+  /** Texts out of a list of known ones. */
+  Set<String> texts(String key, List<String> known) {
+    Set<String> texts = texts(key);
+    for (String text : texts) {
+      if (!known.contains(text)) {
+        throw refuse(key, "names “" + text + "”; it must be of " + String.join(", ", known) + ".");
+      }
+    }
+    return texts;
   }
 
   Set<String> texts(String key) {

@@ -2,19 +2,33 @@ package app.reglet.core.house;
 
 import app.reglet.core.measure.Edges;
 import app.reglet.core.measure.Length;
+import java.util.Optional;
 
 /** What a cover is made of beside its two panels and spine. Figures: common practice. */
 public sealed interface Make {
+  /** The flaps it may have, empty when it has none. */
+  default Optional<FlapRange> flaps() {
+    return Optional.empty();
+  }
+
   /** Panels and spine only: perfect bound or saddle stitched. */
   record Plain() implements Make {}
+
+  /** The front alone, on a screen: no spine, no back, no bleed. */
+  record Screen() implements Make {}
 
   /**
    * A paperback with flaps folded in.
    *
-   * @param flaps widths offered
+   * @param folded flap widths offered
    * @param foldAllowance what a panel gains so that the flap's fold clears the book block
    */
-  record Flapped(FlapRange flaps, Length foldAllowance) implements Make {}
+  record Flapped(FlapRange folded, Length foldAllowance) implements Make {
+    @Override
+    public Optional<FlapRange> flaps() {
+      return Optional.of(folded);
+    }
+  }
 
   /**
    * A printed hardcover.
@@ -34,14 +48,24 @@ public sealed interface Make {
    *
    * @param around the case it goes round
    * @param allowance what each panel gains for the board's thickness and the folds
-   * @param flaps widths offered
+   * @param folded flap widths offered
    */
-  record Jacket(Case around, Length allowance, FlapRange flaps) implements Make {}
+  record Jacket(Case around, Length allowance, FlapRange folded) implements Make {
+    @Override
+    public Optional<FlapRange> flaps() {
+      return Optional.of(folded);
+    }
+  }
 
   /**
    * Flap widths a house folds.
    *
    * @param usual the width taken when none is asked for
    */
-  record FlapRange(Length least, Length usual, Length most) {}
+  record FlapRange(Length least, Length usual, Length most) {
+    /** The nearest width that is folded; no flap stays none. */
+    public Length nearest(Length wished) {
+      return wished.isZero() ? wished : wished.max(least).min(most);
+    }
+  }
 }

@@ -29,22 +29,12 @@ public record PageLimit(List<Size> trims, Set<String> stocks, int least, int mos
     return pages >= least && pages <= most && pages % multiple == 0;
   }
 
-  /** The largest allowed count not above this one, or the smallest there is. */
-  public int nearestBelow(int pages) {
-    return Math.max(first(), Math.min(last(), Math.floorDiv(pages, multiple) * multiple));
-  }
-
-  /** The smallest allowed count not below this one, or the largest there is. */
-  public int nearestAbove(int pages) {
-    long up = Math.floorDiv((long) pages + multiple - 1, multiple) * multiple;
-    return (int) Math.max(first(), Math.min(last(), up));
-  }
-
-  private int first() {
-    return Math.floorDiv(least + multiple - 1, multiple) * multiple;
-  }
-
-  private int last() {
-    return most / multiple * multiple;
+  /** {@code 24–842 pages, even}. */
+  public String print() {
+    return least
+        + "–"
+        + most
+        + " pages"
+        + (multiple == 1 ? "" : multiple == 2 ? ", even" : ", multiple of " + multiple);
   }
 }

@@ -26,7 +26,7 @@ public record RuleSheet(
     Unit unit,
     String about,
     List<Stock> stocks,
-    List<Stock> inks,
+    List<Ink> inks,
     Map<Binding, BindingRules> bindings,
     FileRules files,
     List<WorkedExample> examples) {
@@ -35,6 +35,11 @@ public record RuleSheet(
     inks = List.copyOf(inks);
     bindings = Map.copyOf(bindings);
     examples = List.copyOf(examples);
+  }
+
+  /** Whether this is an ebook shop, which measures in pixels and binds nothing. */
+  public boolean isShop() {
+    return unit == Unit.PX;
   }
 
   /**
@@ -68,7 +73,7 @@ public record RuleSheet(
    * @throws Refusal naming the papers there are
    */
   public Stock stock(String id) {
-    return byId(stocks, id, "stock", "paper");
+    return byId(name, stocks, id, "stock", "paper");
   }
 
   /**
@@ -76,11 +81,12 @@ public record RuleSheet(
    *
    * @throws Refusal naming the inks there are
    */
-  public Stock ink(String id) {
-    return byId(inks, id, "ink", "inside ink");
+  public Ink ink(String id) {
+    return byId(name, inks, id, "ink", "inside ink");
   }
 
-  private Stock byId(List<Stock> all, String wanted, String field, String what) {
+  private static <C extends Choice> C byId(
+      String name, List<C> all, String wanted, String field, String what) {
     return all.stream()
         .filter(s -> s.id().equals(wanted))
         .findFirst()
@@ -94,7 +100,7 @@ public record RuleSheet(
                         + " “"
                         + wanted
                         + "”. It has: "
-                        + all.stream().map(Stock::id).collect(Collectors.joining(", "))
+                        + all.stream().map(Choice::id).collect(Collectors.joining(", "))
                         + "."));
   }
 }

@@ -2,10 +2,12 @@ package app.reglet.core.house;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -86,14 +88,21 @@ public sealed interface SpineRule {
    * pages × g/m² × cm³/g ÷ 2000 mm + c.
    *
    * @param gsm grammage in g/m²
-   * @param bulk specific volume in cm³/g (1.8 is what merchants call volume 18)
+   * @param bulk specific volume in cm³/g
+   * @param asVolume whether the house tells it as the merchants' volume figure, ten times the bulk
+   *     (volume 18 is 1.8 cm³/g), and so divides by 20 000
    * @param add what cover and glue add
    * @param perPage the thickness of one page these make
    */
-  record GrammageBulk(BigDecimal gsm, BigDecimal bulk, Length add, Length perPage)
+  record GrammageBulk(BigDecimal gsm, BigDecimal bulk, boolean asVolume, Length add, Length perPage)
       implements SpineRule {
-    public GrammageBulk(BigDecimal gsm, BigDecimal bulk, Length add) {
-      this(gsm, bulk, add, Length.of(gsm.multiply(bulk).divide(BigDecimal.valueOf(2000)), Unit.MM));
+    public GrammageBulk(BigDecimal gsm, BigDecimal bulk, boolean asVolume, Length add) {
+      this(
+          gsm,
+          bulk,
+          asVolume,
+          add,
+          Length.of(gsm.multiply(bulk).divide(BigDecimal.valueOf(2000)), Unit.MM));
     }
 
     @Override
@@ -104,7 +113,12 @@ public sealed interface SpineRule {
     @Override
     public String working(Specification spec, Unit unit) {
       String mm =
-          spec.pages() + " × " + gsm.toPlainString() + " × " + bulk.toPlainString() + " ÷ 2000";
+          spec.pages()
+              + " × "
+              + gsm.toPlainString()
+              + " × "
+              + (asVolume ? bulk.movePointRight(1) : bulk).toPlainString()
+              + (asVolume ? " ÷ 20000" : " ÷ 2000");
       return (unit == Unit.MM ? mm : mm + " ÷ 25.4") + plus(add, unit);
     }
 
@@ -132,7 +146,24 @@ public sealed interface SpineRule {
       return row(spec.pages()).width();
     }
 
-    /** The row for a count. */
+    /** Whether the table has a row for a count. */
+    public boolean has(int pages) {
+      return rows.stream().anyMatch(r -> pages >= r.from() && pages <= r.to());
+    }
+
+    private Row nearest(int pages) {
+      return rows.stream()
+          .min(
+              Comparator.comparingInt(
+                  r -> pages < r.from() ? r.from() - pages : Math.max(0, pages - r.to())))
+          .orElseThrow();
+    }
+
+    /**
+     * The row for a count.
+     *
+     * @throws Refusal naming the nearest row when there is none
+     */
     public Row row(int pages) {
       int low = 0;
       int high = rows.size() - 1;
@@ -147,10 +178,7 @@ public sealed interface SpineRule {
           return row;
         }
       }
-      Row nearest = low >= rows.size() ? rows.get(rows.size() - 1) : rows.get(low);
-      if (low > 0 && low < rows.size() && pages - rows.get(low - 1).to() < nearest.from() - pages) {
-        nearest = rows.get(low - 1);
-      }
+      Row nearest = nearest(pages);
       throw new Refusal(
           "pages",
           "The house's spine table has no row for "
@@ -179,6 +207,7 @@ public sealed interface SpineRule {
     @Override
     public Length exact(Specification spec) {
       return spec.toldSpine()
+          .map(ToldSpine::width)
           .orElseThrow(
               () ->
                   new Refusal(
@@ -188,7 +217,8 @@ public sealed interface SpineRule {
 
     @Override
     public String working(Specification spec, Unit unit) {
-      return "as the house stated";
+      String source = spec.toldSpine().map(ToldSpine::source).orElse("");
+      return source.isEmpty() ? "as the house stated" : "as the house stated (" + source + ")";
     }
 
     @Override

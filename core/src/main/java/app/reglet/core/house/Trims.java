@@ -49,6 +49,21 @@ public record Trims(List<Size> listed, Optional<Range> custom) {
         .orElseThrow();
   }
 
+  /**
+   * Of the listed sizes, the one whose proportion is nearest: a screen has no size of its own, so a
+   * shop's sizes are told apart by their shape. The first of those equally near.
+   */
+  public Size nearestShape(Size trim) {
+    double wished = shape(trim);
+    return listed.stream()
+        .min(Comparator.comparingDouble(s -> Math.abs(Math.log(shape(s) / wished))))
+        .orElseGet(() -> nearest(trim));
+  }
+
+  private static double shape(Size s) {
+    return s.height().toMm() / s.width().toMm();
+  }
+
   private static Length distance(Size a, Size b) {
     return a.width().minus(b.width()).abs().plus(a.height().minus(b.height()).abs());
   }

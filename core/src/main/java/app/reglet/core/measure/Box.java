@@ -100,7 +100,9 @@ public record Box(Length x, Length y, Length width, Length height) {
 
   /** Whether the two share an area, not only an edge. */
   public boolean overlaps(Box o) {
-    return left().isLessThan(o.right())
+    return !isEmpty()
+        && !o.isEmpty()
+        && left().isLessThan(o.right())
         && o.left().isLessThan(right())
         && top().isLessThan(o.bottom())
         && o.top().isLessThan(bottom());

@@ -292,6 +292,7 @@ final class LengthParser {
           case "in", "inch", "inches", "ins" -> Unit.IN;
           case "pt", "pts", "point", "points" -> Unit.PT;
           case "p", "pc", "pica", "picas" -> Unit.PICA;
+          case "px", "pixel", "pixels" -> pixels(word);
           case "" -> null;
           default ->
               throw new Refusal(
@@ -301,6 +302,17 @@ final class LengthParser {
       at++; // "in."
     }
     return unit;
+  }
+
+  /** Pixels are a length only where a screen is measured: on paper they need a resolution. */
+  private Unit pixels(String word) {
+    if (unitInForce != Unit.PX) {
+      throw new Refusal(
+          "“"
+              + word
+              + "” has no length on paper without a resolution: give mm or in. Pixels measure ebook covers only.");
+    }
+    return Unit.PX;
   }
 
   private Value asLength(Value v) {

@@ -7,8 +7,10 @@ import java.util.regex.Pattern;
 
 /** A width and a height, width first as the trade says them. */
 public record Size(Length width, Length height) {
+  /** What stands between the sides; the x of px does not. */
   private static final Pattern TIMES =
-      Pattern.compile("\\s+by\\s+|[x×✕✖]", Pattern.CASE_INSENSITIVE);
+      Pattern.compile("\\s+by\\s+|(?<!p)x|[×✕✖]", Pattern.CASE_INSENSITIVE);
+
   private static final Pattern ISO_A =
       Pattern.compile("([AB])\\s?([0-9]|10)", Pattern.CASE_INSENSITIVE);
 
@@ -68,6 +70,11 @@ public record Size(Length width, Length height) {
     return new Size(
         LengthParser.length(sides[0], first == null && second != null ? second : unitInForce),
         LengthParser.length(sides[1], second == null && first != null ? first : unitInForce));
+  }
+
+  /** The two sides of a size as they were typed, each with its unit if it had one. */
+  public static String[] sides(String typed) {
+    return TIMES.split(typed.strip(), -1);
   }
 
   /** {@code 12.4752 × 9.25 in}, exact to 6 decimals. */

@@ -30,16 +30,11 @@ public record ExampleRun(WorkedExample example, String spine, String sheet, bool
   /**
    * Reads a document and runs its examples.
    *
-   * @throws Refusal when it can't be read, has no example, or disagrees with one, with both numbers
+   * @throws Refusal when it can't be read or disagrees with one, with both numbers
    */
   public static RuleSheet readAndProve(String json) {
     RuleSheet house = RuleSheetReader.read(json);
     List<ExampleRun> runs = runAll(house);
-    if (runs.isEmpty()) {
-      throw new Refusal(
-          "examples",
-          "The sheet has no worked example: give at least one, from the house's own guide.");
-    }
     for (int i = 0; i < runs.size(); i++) {
       if (!runs.get(i).agrees()) {
         throw new Refusal(
@@ -90,7 +85,7 @@ public record ExampleRun(WorkedExample example, String spine, String sheet, bool
       return true;
     }
     Size wanted = Size.parse(printed, unit);
-    String[] sides = printed.split("(?i)\\s+by\\s+|[x×]");
+    String[] sides = Size.sides(printed);
     return near(sides[0], wanted.width(), exact.width(), stated.width(), unit)
         && near(sides[1], wanted.height(), exact.height(), stated.height(), unit);
   }
@@ -113,6 +108,9 @@ public record ExampleRun(WorkedExample example, String spine, String sheet, bool
         && dot + 1 + decimals < printed.length()
         && Character.isDigit(printed.charAt(dot + 1 + decimals))) {
       decimals++;
+    }
+    if (unit == Unit.PX) {
+      return Length.ZERO;
     }
     boolean inches =
         printed.contains("in")

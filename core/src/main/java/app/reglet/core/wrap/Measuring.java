@@ -1,6 +1,7 @@
 package app.reglet.core.wrap;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
 import app.reglet.core.book.Flaps;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
@@ -29,6 +30,7 @@ public final class Measuring {
   public static final int MOST_PAGES = 20_000;
 
   private static final Length LARGEST_TRIM = Length.of(1500, Unit.MM);
+  private static final Length WIDEST_SPINE = Length.of(300, Unit.MM);
   private static final Length SMALLEST_TRIM = Length.of(20, Unit.MM);
 
   private final RuleSheet house;
@@ -50,8 +52,10 @@ public final class Measuring {
     this.house = house;
     this.spec = spec;
     this.rules = house.rules(spec.binding());
-    house.stock(spec.stock());
-    house.ink(spec.ink());
+    if (spec.binding() != Binding.EBOOK) {
+      house.stock(spec.stock());
+      house.ink(spec.ink());
+    }
     checkFacts(spec);
     this.spine = SpineWidth.of(rules.spineFor(spec), spec);
     if (spine.stated().isNegative()) {
@@ -75,6 +79,17 @@ public final class Measuring {
   }
 
   private static void checkFacts(Specification spec) {
+    spec.flaps().ifPresent(f -> List.of(f.front(), f.back()).forEach(Measuring::checkFlap));
+    spec.toldSpine()
+        .filter(t -> t.width().isNegative() || t.width().isMoreThan(WIDEST_SPINE))
+        .ifPresent(
+            t -> {
+              throw new Refusal(
+                  "spine",
+                  "A spine of "
+                      + t.width().print(Unit.MM)
+                      + " can't be: from 0 to 300 mm (11.811 in).");
+            });
     if (spec.pages() < 1) {
       throw new Refusal(
           "pages", "A book has at least 1 page; " + spec.pages() + " can't be measured.");
@@ -99,9 +114,19 @@ public final class Measuring {
     }
   }
 
+  private static void checkFlap(Length flap) {
+    if (flap.isNegative() || flap.isMoreThan(LARGEST_TRIM)) {
+      throw new Refusal(
+          "flaps",
+          "A flap of " + flap.print(Unit.MM) + " can't be: from 0 to 1500 mm (59.0551 in).");
+    }
+  }
+
   private Wrap build() {
     Make make = rules.make();
-    if (make instanceof Make.Plain) {
+    if (make instanceof Make.Screen) {
+      screen();
+    } else if (make instanceof Make.Plain) {
       plain();
     } else if (make instanceof Make.Flapped flapped) {
       flapped(flapped);
@@ -117,6 +142,14 @@ public final class Measuring {
     return assemble();
   }
 
+  private void screen() {
+    margin = Edges.NONE;
+    Length w = spec.trim().width();
+    heightOf("height", spec.trim().height());
+    strip(PanelKind.FRONT, w);
+    across.add(new Sum.Term(1, w, "width"));
+  }
+
   private void plain() {
     bleed();
     Length w = spec.trim().width();
@@ -130,7 +163,7 @@ public final class Measuring {
   private void flapped(Make.Flapped make) {
     bleed();
     Length w = spec.trim().width();
-    Flaps flaps = flaps(make.flaps());
+    Flaps flaps = flaps(make.folded());
     Length backGain = flaps.back().isZero() ? Length.ZERO : make.foldAllowance();
     Length frontGain = flaps.front().isZero() ? Length.ZERO : make.foldAllowance();
     heightOf("trim height", spec.trim().height());
@@ -162,7 +195,7 @@ public final class Measuring {
     Make.Case c = make.around();
     Length hinge = c.hingeAdded() ? c.hinge() : Length.ZERO;
     Length panel = face(c).plus(hinge).plus(make.allowance());
-    Flaps flaps = flaps(make.flaps());
+    Flaps flaps = flaps(make.folded());
     faceHeight(c);
     hingeInside = c.hinge();
     row(flaps.back(), panel, Length.ZERO, panel, flaps.front());
@@ -201,24 +234,11 @@ public final class Measuring {
     down.add(new Sum.Term(1, h, what));
   }
 
+  /**
+   * The flaps asked for, else the house's usual ones; whether it folds them is a check's matter.
+   */
   private Flaps flaps(Make.FlapRange range) {
-    Flaps flaps = spec.flaps().orElse(new Flaps(range.usual(), range.usual()));
-    for (Length f : List.of(flaps.front(), flaps.back())) {
-      if (!f.isZero() && (f.isLessThan(range.least()) || f.isMoreThan(range.most()))) {
-        throw new Refusal(
-            "flaps",
-            "A flap of "
-                + f.print(house.unit())
-                + " isn't folded by "
-                + house.name()
-                + ": from "
-                + range.least().print(house.unit())
-                + " to "
-                + range.most().print(house.unit())
-                + ", or none.");
-      }
-    }
-    return flaps;
+    return spec.flaps().orElse(new Flaps(range.usual(), range.usual()));
   }
 
   private void row(Length backFlap, Length back, Length hinge, Length front, Length frontFlap) {
@@ -242,7 +262,8 @@ public final class Measuring {
     Sum widthSum = Sum.of("sheet width", across);
     Sum heightSum = Sum.of("sheet height", down);
     Size sheet = new Size(widthSum.result(), heightSum.result());
-    Box trimmed = new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height()).inset(margin);
+    Box whole = new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height());
+    Box trimmed = whole.inset(margin);
 
     List<Panel> panels = new ArrayList<>();
     List<Fold> folds = new ArrayList<>();
@@ -279,6 +300,8 @@ public final class Measuring {
       }
     }
     return new Wrap(
+        Wrap.Page.OUTSIDE,
+        whole,
         house,
         rules,
         spec,
@@ -343,25 +366,6 @@ public final class Measuring {
   }
 
   private List<Dimension> dimensions(Size sheet, Box trimmed, List<Panel> panels) {
-    String edge = turnIn ? "turn-in" : "bleed";
-    List<Dimension> lines = new ArrayList<>();
-    if (margin.left().isPositive()) {
-      lines.add(new Dimension(Dimension.Axis.ACROSS, 0, Length.ZERO, trimmed.left(), edge));
-      lines.add(new Dimension(Dimension.Axis.DOWN, 0, Length.ZERO, trimmed.top(), edge));
-    }
-    for (Panel p : panels) {
-      lines.add(
-          new Dimension(
-              Dimension.Axis.ACROSS,
-              0,
-              p.trim().left(),
-              p.trim().right(),
-              p.kind().title().toLowerCase(java.util.Locale.ROOT)));
-    }
-    lines.add(
-        new Dimension(Dimension.Axis.DOWN, 0, trimmed.top(), trimmed.bottom(), "trimmed height"));
-    lines.add(new Dimension(Dimension.Axis.ACROSS, 1, Length.ZERO, sheet.width(), "sheet"));
-    lines.add(new Dimension(Dimension.Axis.DOWN, 1, Length.ZERO, sheet.height(), "sheet"));
-    return lines;
+    return Dimension.of(sheet, trimmed, panels, turnIn ? "turn-in" : "bleed");
   }
 }

@@ -11,10 +11,12 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The measured sheet of a cover: everything printed in one piece, seen from outside. A value: the
- * same facts and rules give the same wrap. Origin top left of the sheet, x right, y down; all
- * lengths exact.
+ * The measured sheet of a cover: everything printed in one piece, seen from outside; or another
+ * page that goes with it, see {@link Pages}. A value: the same facts and rules give the same wrap.
+ * Origin top left of the sheet, x right, y down; all lengths exact.
  *
+ * @param page which page this is
+ * @param place where this page lies on the whole sheet
  * @param house the rule sheet it was measured by
  * @param rules what that sheet says of this binding
  * @param spec the facts
@@ -32,6 +34,8 @@ import java.util.Optional;
  * @param height how its height does
  */
 public record Wrap(
+    Page page,
+    Box place,
     RuleSheet house,
     BindingRules rules,
     Specification spec,
@@ -52,6 +56,43 @@ public record Wrap(
     folds = List.copyOf(folds);
     zones = List.copyOf(zones);
     dimensions = List.copyOf(dimensions);
+  }
+
+  /** A page that is handed over. */
+  public enum Page {
+    /** The whole outside in one piece. */
+    OUTSIDE("wrap", "Outside"),
+    /** The inside of the cover, as it looks when one turns the outside over. */
+    INSIDE("inside", "Inside"),
+    /** Front alone, with its flap if it has one. */
+    FRONT("front", "Front"),
+    /** Spine alone. */
+    SPINE("spine", "Spine"),
+    /** Back alone, with its flap if it has one. */
+    BACK("back", "Back");
+
+    private final String id;
+    private final String title;
+
+    Page(String id, String title) {
+      this.id = id;
+      this.title = title;
+    }
+
+    public String id() {
+      return id;
+    }
+
+    public String title() {
+      return title;
+    }
+  }
+
+  /** Panels and their names as people say them on this page: {@code Inside front}. */
+  public String nameOf(PanelKind kind) {
+    return page == Page.INSIDE
+        ? "Inside " + kind.title().toLowerCase(java.util.Locale.ROOT)
+        : kind.title();
   }
 
   /** The whole sheet as a box. */

@@ -16,6 +16,8 @@ public record Zone(Kind kind, PanelKind panel, Box box) {
     SAFE,
     /** Kept for the ISBN barcode. */
     BARCODE,
+    /** The strip on the inside where the book block is glued in: it stays unprinted. */
+    GLUE,
     /** The groove of a hardcover: it bends, so nothing to read. */
     HINGE
   }

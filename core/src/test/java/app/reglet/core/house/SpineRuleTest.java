@@ -7,6 +7,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Rounding;
 import app.reglet.core.measure.Size;
@@ -51,7 +52,7 @@ public class SpineRuleTest {
   public void grammageAndBulk() {
     // 80 g/m², volume 18 = 1.8 cm³/g: 320 × 80 × 18 ÷ 20 000 = 23.04 mm
     SpineRule rule =
-        new SpineRule.GrammageBulk(new BigDecimal("80"), new BigDecimal("1.8"), Length.ZERO);
+        new SpineRule.GrammageBulk(new BigDecimal("80"), new BigDecimal("1.8"), false, Length.ZERO);
     assertThat(rule.exact(pages(320))).isEqualTo(Length.mm("23.04"));
   }
 
@@ -88,22 +89,58 @@ public class SpineRuleTest {
             "black",
             PageTurn.LTR,
             Optional.empty(),
-            Optional.of(Length.mm("7")));
+            Optional.of(new ToldSpine(Length.mm("7"), "order 12")),
+            false);
+    assertThat(new SpineRule.Told().working(told, Unit.MM))
+        .isEqualTo("as the house stated (order 12)");
     assertThat(new SpineRule.Told().exact(told)).isEqualTo(Length.mm("7"));
     assertThat(new SpineRule.None().exact(pages(100))).isEqualTo(Length.ZERO);
   }
 
   @Test
   public void nearestPageCounts() {
-    PageLimit even = new PageLimit(List.of(), java.util.Set.of(), 24, 842, 2);
+    PageCounts even = counts(Houses.GANNET, "white"); // 24–842, even, for 6 × 9 in
     assertThat(even.allows(31)).isFalse();
-    assertThat(even.nearestBelow(31)).isEqualTo(30);
-    assertThat(even.nearestAbove(31)).isEqualTo(32);
-    assertThat(even.nearestAbove(5)).isEqualTo(24);
-    assertThat(even.nearestBelow(1_000_000_000)).isEqualTo(842);
-    assertThat(even.nearestAbove(Integer.MAX_VALUE)).isEqualTo(842);
-    // 75 pages are asked for, but counts are even: 76
-    assertThat(new PageLimit(List.of(), java.util.Set.of(), 75, 840, 2).nearestAbove(10))
-        .isEqualTo(76);
+    assertThat(even.below(31)).contains(30);
+    assertThat(even.above(31)).contains(32);
+    assertThat(even.below(5)).isEmpty();
+    assertThat(even.above(5)).contains(24);
+    assertThat(even.below(1_000_000_000)).contains(842);
+    assertThat(even.above(Integer.MAX_VALUE)).isEmpty();
+    assertThat(even.nearest(31)).contains(32);
+    assertThat(even.least()).contains(24);
+    assertThat(even.most()).contains(842);
+    // 75 pages are asked for, but counts are even and the table starts at 76
+    PageCounts cased =
+        PageCounts.of(
+            Specification.of(Binding.CASE_LAMINATE, TRIM, 10, "white", "black", PageTurn.LTR),
+            Houses.DUNLIN.rules(Binding.CASE_LAMINATE));
+    assertThat(cased.above(10)).contains(76);
+    assertThat(cased.most()).contains(400);
+  }
+
+  private static PageCounts counts(RuleSheet house, String stock) {
+    return PageCounts.of(
+        Specification.of(Binding.PERFECT_BOUND, TRIM, 10, stock, "black", PageTurn.LTR),
+        house.rules(Binding.PERFECT_BOUND));
+  }
+
+  /** Volume 18 is bulk 1.8: one fact told twice. Common practice, no single source. */
+  @Test
+  public void volumeIsTenTimesTheBulk() {
+    SpineRule.GrammageBulk volume =
+        new SpineRule.GrammageBulk(
+            new BigDecimal("80"), new BigDecimal("18").movePointLeft(1), true, Length.ZERO);
+    assertThat(volume.exact(pages(320))).isEqualTo(Length.mm("23.04"));
+    assertThat(volume.working(pages(320), Unit.MM)).isEqualTo("320 × 80 × 18 ÷ 20000");
+  }
+
+  /** 1/444 in = 0.002252 in: the two rules are one fact (common practice). */
+  @Test
+  public void paperPpiAndCaliperAgree() {
+    Length ppi = new SpineRule.PaperPpi(new BigDecimal("444"), Length.ZERO).exact(pages(400));
+    Length caliper =
+        new SpineRule.CaliperPerPage(Length.in("0.002252"), Length.ZERO).exact(pages(400));
+    assertThat(ppi.minus(caliper).abs()).isLessThan(Length.in("0.0002"));
   }
 }

@@ -65,7 +65,7 @@ public class MeasuringTest {
     assertThat(w.spine().exact()).isEqualTo(Length.mm("23.04"));
     assertThat(w.spine().stated()).isEqualTo(Length.mm("23.5"));
     assertThat(w.spine().print(Unit.MM))
-        .isEqualTo("320 × 80 × 1.8 ÷ 2000 = 23.04 mm, up to the next 0.5 mm: 23.5 mm");
+        .isEqualTo("320 × 80 × 18 ÷ 20000 = 23.04 mm, up to the next 0.5 mm: 23.5 mm");
     assertThat(w.width().print(Unit.MM)).isEqualTo("2 × 148 + 23.5 + 2 × 3 = 325.5 mm");
   }
 

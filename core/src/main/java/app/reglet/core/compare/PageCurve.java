@@ -1,0 +1,199 @@
+package app.reglet.core.compare;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Specification;
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.PageCounts;
+import app.reglet.core.house.PageLimit;
+import app.reglet.core.house.RuleSheet;
+import app.reglet.core.house.SpineRule;
+import app.reglet.core.house.SpineTypeRule;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Spine and sheet of one edition over a range of page counts, and the counts at which something
+ * changes.
+ *
+ * @param spec the facts; its page count is the present one
+ * @param from the first count looked at
+ * @param to the last
+ * @param points a measured point for each count that can be measured, ascending
+ * @param thresholds where something changes, ascending
+ */
+public record PageCurve(
+    Specification spec, int from, int to, List<Point> points, List<Threshold> thresholds) {
+
+  /** The most counts that are measured in one curve; wider ranges are thinned out. */
+  public static final int MOST_POINTS = 1000;
+
+  /**
+   * One count, measured.
+   *
+   * @param spine as the house states it
+   * @param sheet width of the full sheet, exact
+   * @param bound whether the house binds this count
+   */
+  public record Point(int pages, Length spine, Length sheet, boolean bound) {}
+
+  /**
+   * A count from which something is otherwise.
+   *
+   * @param sentence what, as a person says it
+   */
+  public record Threshold(int pages, Kind kind, String sentence) {}
+
+  /** What changes at a threshold. */
+  public enum Kind {
+    /** The smallest count the house binds. */
+    LEAST,
+    /** The largest count the house binds. */
+    MOST,
+    /** Words may stand on the spine from here. */
+    SPINE_TYPE,
+    /** Another binding begins or ends to be possible. */
+    BINDING,
+    /** The spine makes a step. */
+    STEP
+  }
+
+  public PageCurve {
+    points = List.copyOf(points);
+    thresholds = List.copyOf(thresholds);
+  }
+
+  /** The curve over all counts that the house binds, made wide enough to show the present one. */
+  public static PageCurve of(Specification spec, RuleSheet house, Unit unit) {
+    PageCounts counts = PageCounts.of(spec, house.rules(spec.binding()));
+    int from = Math.min(counts.least().orElse(1), spec.pages());
+    int to = Math.max(counts.most().orElse(Math.max(400, spec.pages() * 2)), spec.pages());
+    // a little to either side, so that both ends are seen as ends
+    int air = Math.max(4, (to - from) / 16);
+    return over(
+        spec, house, unit, Math.max(1, from - air), Math.min(Measuring.MOST_PAGES, to + air));
+  }
+
+  /**
+   * The curve over a range of counts.
+   *
+   * @param from the first count, 1 or more
+   * @param to the last count, not before it
+   */
+  public static PageCurve over(Specification spec, RuleSheet house, Unit unit, int from, int to) {
+    if (from < 1 || to < from) {
+      throw new Refusal("pages", "A range of page counts goes from 1 or more upwards.");
+    }
+    PageCounts counts = PageCounts.of(spec, house.rules(spec.binding()));
+    List<Point> points = new ArrayList<>();
+    int stride = (to - from) / MOST_POINTS + 1;
+    for (int n = from; n <= to; n += stride) {
+      measured(spec, house, counts, n).ifPresent(points::add);
+    }
+    List<Threshold> thresholds = new ArrayList<>();
+    limits(counts, thresholds);
+    spineType(spec, house, counts, unit, thresholds);
+    bindings(spec, house, thresholds);
+    steps(spec, house, unit, thresholds);
+    thresholds.removeIf(t -> t.pages() < from || t.pages() > to);
+    thresholds.sort(Comparator.comparingInt(Threshold::pages).thenComparing(Threshold::kind));
+    return new PageCurve(spec, from, to, points, thresholds);
+  }
+
+  private static Optional<Point> measured(
+      Specification spec, RuleSheet house, PageCounts counts, int pages) {
+    try {
+      Wrap w = Measuring.measure(spec.withPages(pages), house);
+      return Optional.of(
+          new Point(pages, w.spine().stated(), w.sheet().width(), counts.allows(pages)));
+    } catch (Refusal r) {
+      return Optional.empty();
+    }
+  }
+
+  private static void limits(PageCounts counts, List<Threshold> found) {
+    counts
+        .least()
+        .ifPresent(n -> found.add(new Threshold(n, Kind.LEAST, "bound from " + n + " pages")));
+    counts
+        .most()
+        .ifPresent(n -> found.add(new Threshold(n, Kind.MOST, "bound up to " + n + " pages")));
+  }
+
+  /** The first count the house binds whose spine may carry words. */
+  private static void spineType(
+      Specification spec, RuleSheet house, PageCounts counts, Unit unit, List<Threshold> found) {
+    SpineTypeRule rule = house.rules(spec.binding()).spineType();
+    if (rule.leastPages() == Integer.MAX_VALUE) {
+      return;
+    }
+    int low = counts.least().orElse(1);
+    int high = counts.most().orElse(Measuring.MOST_PAGES);
+    // spines never get narrower with more pages, so the first is found by halving
+    if (!spineType(spec, house, rule, high)) {
+      return;
+    }
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (spineType(spec, house, rule, middle)) {
+        high = middle;
+      } else {
+        low = middle + 1;
+      }
+    }
+    int first = counts.above(high).orElse(high);
+    String why =
+        rule.leastWidth().isPositive() && first > rule.leastPages() + 1
+            ? " (spine of " + rule.leastWidth().brief(unit) + ")"
+            : "";
+    found.add(
+        new Threshold(first, Kind.SPINE_TYPE, "words on the spine from " + first + " pages" + why));
+  }
+
+  private static boolean spineType(
+      Specification spec, RuleSheet house, SpineTypeRule rule, int pages) {
+    try {
+      return rule.allows(pages, Measuring.measure(spec.withPages(pages), house).spine().stated());
+    } catch (Refusal r) {
+      return pages >= rule.leastPages() && rule.leastWidth().isZero();
+    }
+  }
+
+  private static void bindings(Specification spec, RuleSheet house, List<Threshold> found) {
+    for (Binding other : house.bindings().keySet().stream().sorted().toList()) {
+      if (other == spec.binding() || other == Binding.EBOOK) {
+        continue;
+      }
+      BindingRules rules = house.rules(other);
+      Optional<PageLimit> limit = rules.pagesFor(spec.withTrim(rules.trims().nearest(spec.trim())));
+      limit.ifPresent(
+          l -> {
+            String name = other.title().toLowerCase();
+            found.add(
+                new Threshold(
+                    l.least(), Kind.BINDING, name + " possible from " + l.least() + " pages"));
+            found.add(
+                new Threshold(
+                    l.most(), Kind.BINDING, name + " possible up to " + l.most() + " pages"));
+          });
+    }
+  }
+
+  private static void steps(Specification spec, RuleSheet house, Unit unit, List<Threshold> found) {
+    if (house.rules(spec.binding()).spineFor(spec).rule() instanceof SpineRule.Steps steps) {
+      for (SpineRule.Steps.Row row : steps.rows()) {
+        found.add(
+            new Threshold(
+                row.from(),
+                Kind.STEP,
+                "spine " + row.width().brief(unit) + " from " + row.from() + " pages"));
+      }
+    }
+  }
+}
