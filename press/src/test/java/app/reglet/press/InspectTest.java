@@ -4,6 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
@@ -16,6 +27,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -166,5 +178,70 @@ public class InspectTest {
     assertThatThrownBy(() -> PictureReader.read(huge)).isInstanceOf(Refusal.class);
     BufferedImage grey = new BufferedImage(20, 10, BufferedImage.TYPE_BYTE_GRAY);
     assertThat(PictureReader.read(Specimen.encode(grey, "png")).width()).isEqualTo(20);
+  }
+
+  private static byte[] block(double... sizes) throws Exception {
+    try (PDDocument d = new PDDocument()) {
+      for (int i = 0; i < sizes.length; i += 2) {
+        d.addPage(new PDPage(new PDRectangle((float) sizes[i] * 72, (float) sizes[i + 1] * 72)));
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return out.toByteArray();
+    }
+  }
+
+  private static BlockFit fit(byte[] block, String trim) {
+    Specification spec =
+        Specification.of(
+            Binding.PERFECT_BOUND, Size.parse(trim, Unit.IN), 2, "white", "black", PageTurn.LTR);
+    return BlockFit.of(
+        PdfFacts.read(block), spec, Specimen.gannet().rules(Binding.PERFECT_BOUND), Unit.IN);
+  }
+
+  /** 7.5 × 9.25 in and 0.125 in bleed: 7.625 × 9.5 in (common practice, no single source). */
+  @Test
+  public void aBookBlockFitsWithOrWithoutBleed() throws Exception {
+    assertThat(fit(block(7.5, 9.25, 7.5, 9.25), "7.5 x 9.25"))
+        .satisfies(f -> assertThat(f.verdict()).isEqualTo(BlockFit.Verdict.TRIM))
+        .satisfies(f -> assertThat(f.pages()).isEqualTo(2));
+    assertThat(fit(block(7.625, 9.5), "7.5 x 9.25").verdict()).isEqualTo(BlockFit.Verdict.BLEED);
+    // bleed on all four sides is a common slip: 0.125 in too wide
+    BlockFit four = fit(block(7.75, 9.5), "7.5 x 9.25");
+    assertThat(four.verdict()).isEqualTo(BlockFit.Verdict.NEITHER);
+    assertThat(four.sentence())
+        .contains("make them 7.625 × 9.5 in (0.125 in narrower, the height stays)")
+        .contains("make them 7.5 × 9.25 in (0.25 in narrower, 0.25 in lower)");
+    assertThat(fit(block(9.25, 7.5), "7.5 x 9.25").sentence()).contains("turn them upright");
+  }
+
+  @Test
+  public void aBookBlockOfMixedSizesNamesThePages() throws Exception {
+    BlockFit mixed = fit(block(6, 9, 6, 9, 8.5, 11, 6, 9), "6 x 9");
+    assertThat(mixed.verdict()).isEqualTo(BlockFit.Verdict.MIXED);
+    assertThat(mixed.sentence()).contains("otherwise is page 3");
+    assertThat(mixed.pages()).isEqualTo(4);
+  }
+
+  @Test
+  public void aSpineOfItsOwnIsTakenForASpine() {
+    Wrap outside =
+        Measuring.measure(
+            Specification.of(
+                    Binding.PERFECT_BOUND,
+                    Size.parse("A5", Unit.MM),
+                    160,
+                    "feather-90",
+                    "black",
+                    PageTurn.LTR)
+                .withToldSpine(Optional.of(new ToldSpine(Length.mm("11.8"), ""))),
+            Specimen.house("sandling-and-daughters"));
+    for (Wrap part : Pages.of(outside)) {
+      byte[] file = PressFile.make(Specimen.on(outside), part, Specimen.BOOK, Instant.EPOCH);
+      assertThat(FitCheck.of(PdfFacts.read(file), outside))
+          .allMatch(FitCheck.Answer::fits)
+          .anyMatch(a -> a.what().equals("Taken for"));
+    }
+    assertThat(FitCheck.of(PdfFacts.read(press(100)), outside)).anyMatch(a -> !a.fits());
   }
 }

@@ -49,7 +49,12 @@ public final class Specimen {
   private Specimen() {}
 
   public static RuleSheet gannet() {
-    try (InputStream in = Specimen.class.getResourceAsStream("/houses/gannet-and-gauge.json")) {
+    return house("gannet-and-gauge");
+  }
+
+  /** A shipped rule sheet. */
+  public static RuleSheet house(String id) {
+    try (InputStream in = Specimen.class.getResourceAsStream("/houses/" + id + ".json")) {
       return RuleSheetReader.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -72,6 +77,13 @@ public final class Specimen {
       int pages, StartingLayout layout, Background background, Pictures pictures) {
     Wrap wrap = wrap(pages);
     return new Composer(TYPEFACES).compose(layout.on(wrap, BOOK, background), wrap, BOOK, pictures);
+  }
+
+  /** A plain layout on any wrap. */
+  public static Artwork on(Wrap wrap) {
+    Background background = Background.plain(new Colour(0xe9e2d0));
+    return new Composer(TYPEFACES)
+        .compose(StartingLayout.TIDEMARK.on(wrap, BOOK, background), wrap, BOOK, Pictures.NONE);
   }
 
   public static Artwork plain(int pages) {

@@ -32,6 +32,7 @@ final class BindingReader {
     }
     Make make = make(binding, part);
     boolean cased = make instanceof Make.Case;
+    Length bleed = binding == Binding.EBOOK || cased ? Length.ZERO : part.length("bleed");
     BindingRules rules =
         new BindingRules(
             binding,
@@ -39,7 +40,7 @@ final class BindingReader {
             spine,
             trims(part.part("trims")),
             pages,
-            binding == Binding.EBOOK || cased ? Length.ZERO : part.length("bleed"),
+            bleed,
             safe(part.part("safe")),
             part.optionalPart("spineType")
                 .map(BindingReader::spineType)
@@ -52,6 +53,7 @@ final class BindingReader {
             part.optionalPart("barcode").map(BindingReader::barcode),
             part.optionalPart("inside").map(BindingReader::inside),
             part.optionalPart("parts").map(BindingReader::parts),
+            part.length("blockBleed", bleed),
             part.optionalPart("cost").map(p -> cost(p, inks)));
     if (cased && part.has("bleed")) {
       throw part.refuse("bleed", "can't be given for a case: the turn-in takes its place.");

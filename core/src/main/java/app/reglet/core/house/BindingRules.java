@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param barcode the barcode's place
  * @param inside printing of the inside, where it is offered
  * @param parts whether front, spine and back are wanted as files of their own
+ * @param blockBleed bleed of the book block's pages, zero where the house takes none
  * @param cost of one copy, where the sheet says
  */
 public record BindingRules(
@@ -35,6 +36,7 @@ public record BindingRules(
     Optional<BarcodeRule> barcode,
     Optional<InsideRule> inside,
     Optional<PartsRule> parts,
+    Length blockBleed,
     Optional<CostRule> cost) {
   public BindingRules {
     spine = List.copyOf(spine);

@@ -6,6 +6,7 @@ import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -32,6 +33,17 @@ public final class WrapText {
       text.page(page);
     }
     return text.out.toString();
+  }
+
+  /** The facts, rules and sums without the coordinates, one line each. */
+  public static List<String> summary(Wrap wrap, Unit unit) {
+    WrapText text = new WrapText(unit);
+    text.head(wrap);
+    text.rules(wrap);
+    for (Wrap page : Pages.of(wrap)) {
+      text.sums(page);
+    }
+    return text.out.toString().lines().filter(l -> !l.isBlank()).toList();
   }
 
   private void head(Wrap w) {
@@ -84,7 +96,7 @@ public final class WrapText {
         + rule.direction().id().replace('-', ' ');
   }
 
-  private void page(Wrap w) {
+  private void sums(Wrap w) {
     line("");
     line(w.page().title());
     row("Sheet", w.sheet().print(unit));
@@ -95,6 +107,10 @@ public final class WrapText {
     row("", w.width().inWords());
     row("Height", w.height().print(unit));
     row("", w.height().inWords());
+  }
+
+  private void page(Wrap w) {
+    sums(w);
     line("From the top left of this page, " + unit.symbol() + ": left, top, width × height");
     row("Trimmed", figures(w.trimmed()));
     for (Panel p : w.panels()) {

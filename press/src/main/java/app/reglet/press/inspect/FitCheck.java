@@ -3,8 +3,10 @@ package app.reglet.press.inspect;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -25,18 +27,42 @@ public final class FitCheck {
    */
   public record Answer(String what, boolean fits, String expected, String found, String sentence) {}
 
-  /** Compares a file with the sheet it should be. */
-  public static List<Answer> of(PdfFacts file, Wrap wrap) {
+  /**
+   * Compares a file with the page it should be. Where a house takes front, spine and back as files
+   * of their own, the one whose size is nearest is meant.
+   */
+  public static List<Answer> of(PdfFacts file, Wrap outside) {
+    List<Wrap> pages = Pages.of(outside);
+    boolean parts = outside.rules().parts().isPresent();
+    Wrap meant =
+        pages.stream()
+            .filter(p -> p.page() != Wrap.Page.INSIDE)
+            .min(Comparator.comparing(p -> distance(file.first().media(), p.sheet())))
+            .orElseThrow();
     List<Answer> answers = new ArrayList<>();
+    if (parts) {
+      answers.add(new Answer("Taken for", true, "front, spine or back", meant.page().id(), ""));
+    }
+    boolean inside = Pages.inside(outside).isPresent();
+    boolean count = file.pages() == 1 || inside && file.pages() == 2;
     answers.add(
         new Answer(
             "Pages",
-            file.pages() == 1,
-            "1",
+            count,
+            inside ? "1, or 2 with the inside" : "1",
             String.valueOf(file.pages()),
-            file.pages() == 1 ? "" : "A cover is one page; this file has " + file.pages() + "."));
-    answers.add(sheet(file, wrap));
-    trim(file, wrap, answers);
+            count ? "" : "A cover is one page; this file has " + file.pages() + "."));
+    if (inside && file.pages() == 2 && !file.otherSizes().isEmpty()) {
+      answers.add(
+          new Answer(
+              "Inside",
+              false,
+              "the outside's size",
+              "another size",
+              "The second page, the inside, must have the size of the first."));
+    }
+    answers.add(sheet(file, meant));
+    trim(file, meant, answers);
     long loose = file.fonts().stream().filter(f -> !f.embedded()).count();
     answers.add(
         new Answer(
@@ -50,9 +76,13 @@ public final class FitCheck {
     return answers;
   }
 
+  private static Length distance(Size a, Size b) {
+    return a.width().minus(b.width()).abs().plus(a.height().minus(b.height()).abs());
+  }
+
   /** A size in both units, the house's first. */
   public static String both(Size size, Unit first) {
-    Unit second = first == Unit.IN ? Unit.MM : Unit.IN;
+    Unit second = first == Unit.MM ? Unit.IN : Unit.MM;
     return size.brief(first) + " (" + size.brief(second) + ")";
   }
 

@@ -30,7 +30,7 @@ import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
  * @param version of the PDF format
  * @param pages how many there are
  * @param first the first page
- * @param otherSizes how many other pages differ from the first in size
+ * @param otherSizes numbers of the pages that differ from the first in size, in order
  * @param fonts on all pages, each once, by name
  * @param title from its metadata
  * @param bytes size of the file
@@ -39,14 +39,17 @@ public record PdfFacts(
     String version,
     int pages,
     Page first,
-    int otherSizes,
+    List<Integer> otherSizes,
     List<FontFact> fonts,
     String title,
     int bytes) {
   /** Largest file that is looked at. */
   public static final int MOST_BYTES = 200_000_000;
 
+  /** Pages whose fonts are looked at, and whose sizes are. */
   private static final int MOST_PAGES_SEARCHED = 2000;
+
+  private static final int MOST_PAGES_READ = 20_000;
   private static final int DEEPEST_FORM = 8;
 
   /**
@@ -133,23 +136,25 @@ public record PdfFacts(
     }
     Page first = page(document.getPage(0));
     Map<String, FontFact> fonts = new TreeMap<>();
-    int others = 0;
-    int searched = 0;
+    List<Integer> others = new ArrayList<>();
+    int number = 0;
     for (PDPage page : document.getPages()) {
-      if (searched++ == MOST_PAGES_SEARCHED) {
+      if (++number > MOST_PAGES_READ) {
         break;
       }
-      if (searched > 1 && !near(page(page).media(), first.media())) {
-        others++;
+      if (number > 1 && !near(page(page).media(), first.media())) {
+        others.add(number);
       }
-      fonts(page.getResources(), fonts, 0);
+      if (number <= MOST_PAGES_SEARCHED) {
+        fonts(page.getResources(), fonts, 0);
+      }
     }
     String title = document.getDocumentInformation().getTitle();
     return new PdfFacts(
         String.valueOf(document.getVersion()),
         pages,
         first,
-        others,
+        List.copyOf(others),
         List.copyOf(fonts.values()),
         title == null ? "" : title,
         bytes);

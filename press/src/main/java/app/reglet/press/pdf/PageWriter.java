@@ -39,7 +39,7 @@ final class PageWriter {
 
   private final PDDocument document;
   private final PDResources resources;
-  private final double pageHeight;
+  private final Frame place;
   private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
   private final ContentStreamWriter out = new ContentStreamWriter(bytes);
   private final Map<String, PDType0Font> fonts = new LinkedHashMap<>();
@@ -47,10 +47,13 @@ final class PageWriter {
   private final Map<String, Set<Integer>> used = new LinkedHashMap<>();
   private final Map<String, COSName> images = new LinkedHashMap<>();
 
-  PageWriter(PDDocument document, PDResources resources, double pageHeightPoints) {
+  /**
+   * @param place where the page lies on the sheet the marks are laid on
+   */
+  PageWriter(PDDocument document, PDResources resources, Frame place) {
     this.document = document;
     this.resources = resources;
-    this.pageHeight = pageHeightPoints;
+    this.place = place;
   }
 
   byte[] write(List<Mark> marks) throws IOException {
@@ -61,8 +64,8 @@ final class PageWriter {
         number(0),
         number(0),
         number(-POINTS_PER_MM),
-        number(0),
-        number(pageHeight));
+        number(-place.x() * POINTS_PER_MM),
+        number(place.bottom() * POINTS_PER_MM));
     for (Mark mark : marks) {
       if (mark instanceof Mark.Area a) {
         paint(a.paint());

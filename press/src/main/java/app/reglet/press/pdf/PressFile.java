@@ -1,10 +1,9 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.book.Book;
-import app.reglet.core.measure.Box;
-import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Frame;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
@@ -19,8 +18,6 @@ import java.util.GregorianCalendar;
 import java.util.Locale;
 import java.util.TimeZone;
 import java.util.zip.CRC32;
-import org.apache.pdfbox.cos.COSArray;
-import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -28,7 +25,6 @@ import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDMetadata;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDICCBased;
 import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
@@ -40,9 +36,9 @@ import org.apache.xmpbox.xml.XmpSerializer;
 /**
  * The press file: one page of the sheet's size, from the same display list as the screen.
  *
- * <p>Boxes: ISO 32000-1, 14.11.2: MediaBox the sheet, BleedBox the sheet, TrimBox the trimmed
- * cover. Type stays live with embedded subsets; bars are in black ink only (DeviceCMYK 0 0 0 1);
- * other colours are sRGB. The same artwork, book and time give the same bytes.
+ * <p>Boxes as {@link PageBoxes} has them. Type stays live with embedded subsets; bars are in black
+ * ink only (DeviceCMYK 0 0 0 1); other colours are sRGB. The same artwork, book and time give the
+ * same bytes.
  */
 public final class PressFile {
   private PressFile() {}
@@ -55,21 +51,28 @@ public final class PressFile {
    * @param made the time written into the file, to the second
    */
   public static byte[] make(Artwork artwork, Book book, Instant made) {
-    Wrap wrap = artwork.wrap();
+    return make(artwork, artwork.wrap(), book, made);
+  }
+
+  /**
+   * Makes the file of one page of a cover: of the whole, or of front, spine or back alone.
+   *
+   * @param artwork what is printed, laid on the whole sheet
+   * @param wrap the page
+   * @param book for title and author
+   * @param made the time written into the file, to the second
+   */
+  public static byte[] make(Artwork artwork, Wrap wrap, Book book, Instant made) {
     try (PDDocument document = new PDDocument()) {
       document.setVersion(1.6f);
-      PDPage page = new PDPage(rectangle(wrap.sheetBox(), wrap.sheet()));
+      PDPage page = PageBoxes.page(wrap);
       document.addPage(page);
-      box(page, COSName.MEDIA_BOX, wrap.sheetBox(), wrap.sheet());
-      box(page, COSName.CROP_BOX, wrap.sheetBox(), wrap.sheet());
-      box(page, COSName.BLEED_BOX, wrap.sheetBox(), wrap.sheet());
-      box(page, COSName.TRIM_BOX, wrap.trimmed(), wrap.sheet());
       PDResources resources = new PDResources();
       page.setResources(resources);
       PDICCBased srgb = srgb(document);
       resources.put(COSName.getPDFName("DefaultRGB"), srgb);
       document.getDocumentCatalog().addOutputIntent(intent(document));
-      PageWriter writer = new PageWriter(document, resources, wrap.sheet().height().toPoints());
+      PageWriter writer = new PageWriter(document, resources, Frame.of(wrap.place()));
       byte[] content = writer.write(artwork.marks());
       writer.finishFonts();
       page.setContents(
@@ -110,32 +113,6 @@ public final class PressFile {
                 0,
                 title.offsetByCodePoints(0, Math.min(60, title.codePointCount(0, title.length()))));
     return stem + "_" + kind + "_" + trim + "_" + wrap.spec().pages() + "pp_r" + revision + ".pdf";
-  }
-
-  private static PDRectangle rectangle(Box box, Size sheet) {
-    return new PDRectangle(
-        (float) box.left().toPoints(),
-        (float) sheet.height().minus(box.bottom()).toPoints(),
-        (float) box.width().toPoints(),
-        (float) box.height().toPoints());
-  }
-
-  /** A page box, PDF's origin bottom left, in points. */
-  private static void box(PDPage page, COSName name, Box box, Size sheet) {
-    COSArray array = new COSArray();
-    array.add(number(box.left().toPoints()));
-    array.add(number(sheet.height().minus(box.bottom()).toPoints()));
-    array.add(number(box.right().toPoints()));
-    array.add(number(sheet.height().minus(box.top()).toPoints()));
-    page.getCOSObject().setItem(name, array);
-  }
-
-  private static COSFloat number(double points) {
-    try {
-      return new COSFloat(String.format(Locale.ROOT, "%.5f", points));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   private static byte[] srgbProfile() {

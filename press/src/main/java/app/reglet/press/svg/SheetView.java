@@ -6,6 +6,7 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Frame;
+import app.reglet.press.drawing.Guides;
 import app.reglet.press.picture.Picture;
 import java.util.List;
 import java.util.function.Function;
@@ -62,7 +63,7 @@ public final class SheetView {
     out.empty(
         "rect", "class", "sheet", "x", 0.0, "y", 0.0, "width", w, "height", h, "fill", "#ffffff");
     out.raw(ArtworkSvg.group(artwork, address));
-    out.raw(Guides.group(artwork.wrap(), unit, px));
+    out.raw(DrawingSvg.group("guides", Guides.of(artwork.wrap(), unit, px)));
     out.open("g", "class", "holds");
     for (Laid laid : artwork.laid()) {
       if (!laid.piece().equals(Artwork.BACKGROUND)) {
@@ -122,7 +123,7 @@ public final class SheetView {
             "fill",
             "#fff",
             "stroke",
-            Guides.INK,
+            DrawingSvg.INK,
             "stroke-width",
             px);
       }

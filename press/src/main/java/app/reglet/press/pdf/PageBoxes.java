@@ -1,0 +1,51 @@
+package app.reglet.press.pdf;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.Wrap;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.Locale;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+
+/**
+ * The boxes of a page (ISO 32000-1, 14.11.2): MediaBox, CropBox and BleedBox the sheet, TrimBox the
+ * trimmed cover. PDF's origin is bottom left; figures are points to five decimals.
+ */
+final class PageBoxes {
+  private PageBoxes() {}
+
+  /** An empty page of a wrap's size. */
+  static PDPage page(Wrap wrap) {
+    PDPage page =
+        new PDPage(
+            new PDRectangle(
+                (float) wrap.sheet().width().toPoints(), (float) wrap.sheet().height().toPoints()));
+    set(page, COSName.MEDIA_BOX, wrap.sheetBox(), wrap.sheet());
+    set(page, COSName.CROP_BOX, wrap.sheetBox(), wrap.sheet());
+    set(page, COSName.BLEED_BOX, wrap.sheetBox(), wrap.sheet());
+    set(page, COSName.TRIM_BOX, wrap.trimmed(), wrap.sheet());
+    return page;
+  }
+
+  private static void set(PDPage page, COSName name, Box box, Size sheet) {
+    COSArray array = new COSArray();
+    array.add(number(box.left().toPoints()));
+    array.add(number(sheet.height().minus(box.bottom()).toPoints()));
+    array.add(number(box.right().toPoints()));
+    array.add(number(sheet.height().minus(box.top()).toPoints()));
+    page.getCOSObject().setItem(name, array);
+  }
+
+  private static COSFloat number(double points) {
+    try {
+      return new COSFloat(String.format(Locale.ROOT, "%.5f", points));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,98 @@
+package app.reglet.press.pdf;
+
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.template.Template;
+import app.reglet.press.type.Typeface;
+import java.awt.geom.AffineTransform;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
+import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+
+/**
+ * Every page of a cover as an empty PDF page with the right boxes and its guides on a layer of
+ * their own (optional content, ISO 32000-1, 8.11) that is seen on screen and neither printed nor
+ * exported.
+ */
+public final class TemplatePdf {
+  private static final double POINTS_PER_MM = 72 / 25.4;
+  private static final long FIXED_ID = 1;
+
+  private TemplatePdf() {}
+
+  /** The file. */
+  public static byte[] make(Wrap outside, Unit unit, Typeface face) {
+    try (PDDocument document = new PDDocument()) {
+      document.setVersion(1.6f);
+      PDOptionalContentGroup guides = layer(document);
+      PDFont font = DrawingPdf.font(document, face);
+      for (Wrap wrap : Pages.of(outside)) {
+        PDPage page = PageBoxes.page(wrap);
+        document.addPage(page);
+        try (PDPageContentStream out = new PDPageContentStream(document, page)) {
+          out.beginMarkedContent(COSName.OC, guides);
+          AffineTransform toPage =
+              new AffineTransform(
+                  POINTS_PER_MM, 0, 0, -POINTS_PER_MM, 0, wrap.sheet().height().toPoints());
+          new DrawingPdf(out, font, toPage).draw(Template.items(wrap, unit));
+          out.endMarkedContent();
+        }
+      }
+      document.getDocumentInformation().setTitle("Template, " + outside.sheet().print(unit));
+      document.getDocumentInformation().setProducer("Reglet");
+      document.setDocumentId(FIXED_ID);
+      ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+      document.save(bytes, CompressParameters.DEFAULT_COMPRESSION);
+      return bytes.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The layer: on when looked at, off when printed or exported (Table 102, usage dictionary). */
+  private static PDOptionalContentGroup layer(PDDocument document) {
+    PDOptionalContentGroup guides = new PDOptionalContentGroup("Guides, not printed");
+    COSDictionary usage = new COSDictionary();
+    usage.setItem(COSName.getPDFName("View"), state("ViewState", "ON"));
+    usage.setItem(COSName.getPDFName("Print"), state("PrintState", "OFF"));
+    usage.setItem(COSName.getPDFName("Export"), state("ExportState", "OFF"));
+    guides.getCOSObject().setItem(COSName.getPDFName("Usage"), usage);
+    PDOptionalContentProperties properties = new PDOptionalContentProperties();
+    properties.addGroup(guides);
+    properties.setGroupEnabled(guides, true);
+    COSArray automatic = new COSArray();
+    for (String event : new String[] {"View", "Print", "Export"}) {
+      COSDictionary application = new COSDictionary();
+      application.setItem(COSName.getPDFName("Event"), COSName.getPDFName(event));
+      COSArray groups = new COSArray();
+      groups.add(guides.getCOSObject());
+      application.setItem(COSName.OCGS, groups);
+      COSArray categories = new COSArray();
+      categories.add(COSName.getPDFName(event));
+      application.setItem(COSName.getPDFName("Category"), categories);
+      automatic.add(application);
+    }
+    COSDictionary standard =
+        (COSDictionary) ((COSDictionary) properties.getCOSObject()).getDictionaryObject(COSName.D);
+    standard.setItem(COSName.getPDFName("AS"), automatic);
+    document.getDocumentCatalog().setOCProperties(properties);
+    return guides;
+  }
+
+  private static COSDictionary state(String key, String value) {
+    COSDictionary state = new COSDictionary();
+    state.setItem(COSName.getPDFName(key), COSName.getPDFName(value));
+    return state;
+  }
+}

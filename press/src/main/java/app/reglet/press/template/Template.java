@@ -1,0 +1,105 @@
+package app.reglet.press.template;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Frame;
+import app.reglet.press.drawing.Guides;
+import app.reglet.press.drawing.Item;
+import app.reglet.press.raster.DrawingRaster;
+import app.reglet.press.svg.DrawingSvg;
+import app.reglet.press.type.Typeface;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The guides of one page at their own size, for people who draw elsewhere: as SVG with named groups
+ * or as PNG on transparent ground. {@code TemplatePdf} makes all pages as one PDF.
+ */
+public final class Template {
+  /** The least and the most pixels per inch a template is made in. */
+  public static final int LEAST_PPI = 36;
+
+  public static final int MOST_PPI = 1200;
+
+  /** Line weights are in this many mm: a line comes out at a little over half a point. */
+  private static final double PX = 0.25;
+
+  private static final Map<String, String> LAYERS = new LinkedHashMap<>();
+
+  static {
+    LAYERS.put("bleed", "Bleed: art runs to the edge of the sheet");
+    LAYERS.put("turn-in", "Turn-in: folded round the board");
+    LAYERS.put("hinge", "Hinge: nothing to read here");
+    LAYERS.put("glue", "Glue strip: stays unprinted");
+    LAYERS.put("safe", "Safe zone: words and faces inside");
+    LAYERS.put("barcode", "Barcode area");
+    LAYERS.put("fold", "Folds");
+    LAYERS.put("trim", "Trim");
+    LAYERS.put("centres", "Centres of the trimmed panels");
+    LAYERS.put("names", "Names and sizes of the panels");
+  }
+
+  private Template() {}
+
+  /** The guides of a page with the names of its panels, in mm from its top left. */
+  public static List<Item> items(Wrap page, Unit unit) {
+    double px = page.house().isShop() ? PX * 4 : PX;
+    List<Item> items = new ArrayList<>(Guides.of(page, unit, px));
+    for (Panel p : page.panels()) {
+      Frame f = Frame.of(p.trim());
+      String text = page.nameOf(p.kind()) + "  " + p.trim().size().brief(unit);
+      boolean upright = f.width() > text.length() * 6 * px;
+      items.add(
+          new Item.Label(
+              "names",
+              text,
+              upright ? f.x() + f.width() / 2 : f.x() + f.width() / 2 + 3.4 * px,
+              f.y() + f.height() * (upright ? 0.5 : 0.25) - 4 * px,
+              Item.Anchor.MIDDLE,
+              10 * px,
+              upright ? 0 : -90,
+              true,
+              false,
+              "panel-name"));
+    }
+    return items;
+  }
+
+  /** The template of one page as an SVG document: user unit 1 mm, each kind of guide a group. */
+  public static String svg(Wrap page, Unit unit) {
+    return DrawingSvg.document(
+        page.sheet().width().toMm(),
+        page.sheet().height().toMm(),
+        page.page().title() + ", " + page.sheet().print(unit),
+        items(page, unit),
+        LAYERS);
+  }
+
+  /**
+   * The template of one page as a PNG, whole pixels to the nearest.
+   *
+   * @throws Refusal when the ppi is out of range or the picture would be too large
+   */
+  public static byte[] png(Wrap page, Unit unit, int ppi, Typeface face) {
+    if (ppi < LEAST_PPI || ppi > MOST_PPI) {
+      throw new Refusal(
+          "ppi",
+          ppi
+              + " ppi is out of range: from "
+              + LEAST_PPI
+              + " to "
+              + MOST_PPI
+              + " pixels per inch.");
+    }
+    return DrawingRaster.png(
+        page.sheet().width().toPixels(ppi),
+        page.sheet().height().toPixels(ppi),
+        ppi,
+        items(page, unit),
+        face);
+  }
+}
