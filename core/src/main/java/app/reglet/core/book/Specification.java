@@ -39,6 +39,11 @@ public record Specification(
         binding, trim, newPages, stock, ink, turn, flaps, toldSpine, insidePrinted);
   }
 
+  public Specification withBinding(Binding newBinding) {
+    return new Specification(
+        newBinding, trim, pages, stock, ink, turn, flaps, toldSpine, insidePrinted);
+  }
+
   public Specification withTrim(Size newTrim) {
     return new Specification(
         binding, newTrim, pages, stock, ink, turn, flaps, toldSpine, insidePrinted);

@@ -21,7 +21,7 @@ public sealed interface Remedy {
   record UseTrim(Size trim) implements Remedy {
     @Override
     public String label(Unit unit) {
-      return "Use " + trim.print(unit);
+      return "Use " + trim.brief(unit);
     }
   }
 

@@ -21,11 +21,11 @@ public final class TrimOffered implements OfferCheck {
             "trim-not-offered",
             house.name()
                 + " does not offer "
-                + trim.print(unit)
+                + trim.brief(unit)
                 + " in "
                 + spec.binding().title().toLowerCase()
                 + "; the nearest it offers is "
-                + nearest.print(unit)
+                + nearest.brief(unit)
                 + (house.isShop() ? "." : ", for which the inside must be re-set."),
             trim.print(unit),
             nearest.print(unit),

@@ -5,7 +5,6 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.PageCounts;
-import app.reglet.core.house.PageLimit;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.SpineRule;
 import app.reglet.core.house.SpineTypeRule;
@@ -171,17 +170,22 @@ public record PageCurve(
         continue;
       }
       BindingRules rules = house.rules(other);
-      Optional<PageLimit> limit = rules.pagesFor(spec.withTrim(rules.trims().nearest(spec.trim())));
-      limit.ifPresent(
-          l -> {
-            String name = other.title().toLowerCase();
-            found.add(
-                new Threshold(
-                    l.least(), Kind.BINDING, name + " possible from " + l.least() + " pages"));
-            found.add(
-                new Threshold(
-                    l.most(), Kind.BINDING, name + " possible up to " + l.most() + " pages"));
-          });
+      PageCounts counts =
+          PageCounts.of(
+              spec.withBinding(other).withTrim(rules.trims().nearest(spec.trim())), rules);
+      String name = other.title().toLowerCase();
+      counts
+          .least()
+          .ifPresent(
+              n ->
+                  found.add(
+                      new Threshold(n, Kind.BINDING, name + " possible from " + n + " pages")));
+      counts
+          .most()
+          .ifPresent(
+              n ->
+                  found.add(
+                      new Threshold(n, Kind.BINDING, name + " possible up to " + n + " pages")));
     }
   }
 

@@ -31,6 +31,7 @@ public final class SideBySide {
    * @param house the house
    * @param rules what it says of the binding
    * @param stock its paper that is most like the one asked for; empty at an ebook shop
+   * @param asked the facts asked for, in this house's terms
    * @param taken the facts as this house would make them: trim and pages the nearest it offers
    * @param unmet what of the facts asked for it doesn't offer, nothing when it offers all
    * @param wrap the sheet of the facts taken; empty when it can't be measured
@@ -41,6 +42,7 @@ public final class SideBySide {
       RuleSheet house,
       BindingRules rules,
       Optional<Stock> stock,
+      Specification asked,
       Specification taken,
       List<Finding> unmet,
       Optional<Wrap> wrap,
@@ -107,7 +109,7 @@ public final class SideBySide {
       Unit unitInForce) {
     Unit unit = house.isShop() ? Unit.PX : unitInForce;
     Optional<Stock> stock = like(paper, house.stocks(), rules, asked, house);
-    Specification wished =
+    Specification plain =
         new Specification(
             rules.binding(),
             asked.trim(),
@@ -120,9 +122,11 @@ public final class SideBySide {
                 : Optional.empty(),
             asked.toldSpine(),
             asked.insidePrinted());
-    if (house.isShop()) {
-      wished = wished.withTrim(rules.trims().nearestShape(asked.trim())).withInsidePrinted(false);
-    }
+    // a screen has no trim and no inside: a shop takes the shape
+    Specification wished =
+        house.isShop()
+            ? plain.withTrim(rules.trims().nearestShape(asked.trim())).withInsidePrinted(false)
+            : plain;
     List<Finding> unmet = OfferCheck.run(wished, house, unit);
     Specification taken = nearest(wished, rules);
     Optional<BigDecimal> cost =
@@ -132,13 +136,15 @@ public final class SideBySide {
           house,
           rules,
           stock,
+          wished,
           taken,
           unmet,
           Optional.of(Measuring.measure(taken, house)),
           Optional.empty(),
           cost);
     } catch (Refusal r) {
-      return new Row(house, rules, stock, taken, unmet, Optional.empty(), Optional.of(r), cost);
+      return new Row(
+          house, rules, stock, wished, taken, unmet, Optional.empty(), Optional.of(r), cost);
     }
   }
 

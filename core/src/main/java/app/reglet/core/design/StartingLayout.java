@@ -196,6 +196,9 @@ public enum StartingLayout {
     }
 
     private void back(Background background) {
+      if (wrap.panel(PanelKind.BACK).isEmpty()) {
+        return; // an ebook cover is the front alone
+      }
       Region safe = Region.safe(PanelKind.BACK);
       String face =
           switch (layout) {

@@ -42,6 +42,15 @@ public record BarcodeRule(
       this.sentence = sentence;
     }
 
+    /** In a word: {@code you}. */
+    public String who() {
+      return switch (this) {
+        case DESIGNER -> "you";
+        case HOUSE -> "house";
+        case EITHER -> "either";
+      };
+    }
+
     /** What it means for whoever makes the cover. */
     public String sentence() {
       return sentence;

@@ -4,6 +4,8 @@ import app.reglet.core.Refusal;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * What one copy costs: fixed + pages × a price per page, by inside ink.
@@ -33,5 +35,17 @@ public record CostRule(String currency, BigDecimal fixed, Map<String, BigDecimal
   /** Whether there is a price for this ink. */
   public boolean has(String ink) {
     return perPage.containsKey(ink);
+  }
+
+  /** {@code GBP 0.92 a copy, and a page 0.0064 black}. */
+  public String print() {
+    return currency
+        + " "
+        + fixed.toPlainString()
+        + " a copy, and a page "
+        + new TreeMap<>(perPage)
+            .entrySet().stream()
+                .map(e -> e.getValue().toPlainString() + " " + e.getKey())
+                .collect(Collectors.joining(", "));
   }
 }

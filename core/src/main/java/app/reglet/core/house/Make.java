@@ -2,6 +2,7 @@ package app.reglet.core.house;
 
 import app.reglet.core.measure.Edges;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
 import java.util.Optional;
 
 /** What a cover is made of beside its two panels and spine. Figures: common practice. */
@@ -13,6 +14,11 @@ public sealed interface Make {
 
   /** Panels and spine only: perfect bound or saddle stitched. */
   record Plain() implements Make {}
+
+  /** What is special about it in figures, empty for a plain cover. */
+  default String print(Unit unit) {
+    return "";
+  }
 
   /** The front alone, on a screen: no spine, no back, no bleed. */
   record Screen() implements Make {}
@@ -28,6 +34,11 @@ public sealed interface Make {
     public Optional<FlapRange> flaps() {
       return Optional.of(folded);
     }
+
+    @Override
+    public String print(Unit unit) {
+      return folded.print(unit) + ", fold allowance " + foldAllowance.print(unit);
+    }
   }
 
   /**
@@ -41,7 +52,23 @@ public sealed interface Make {
    * @param hingeAdded whether the hinge lies between face and spine, else inside the face
    */
   record Case(Length turnIn, Edges squares, Length jointGain, Length hinge, boolean hingeAdded)
-      implements Make {}
+      implements Make {
+    @Override
+    public String print(Unit unit) {
+      return "turn-in "
+          + turnIn.print(unit)
+          + ", squares "
+          + squares.top().figure(unit)
+          + " head, "
+          + squares.bottom().figure(unit)
+          + " tail, "
+          + squares.right().print(unit)
+          + " fore-edge, hinge "
+          + hinge.print(unit)
+          + (hingeAdded ? " added between face and spine" : " inside the face")
+          + (jointGain.isZero() ? "" : ", joint gain " + jointGain.print(unit));
+    }
+  }
 
   /**
    * A loose wrapper round a case.
@@ -55,6 +82,16 @@ public sealed interface Make {
     public Optional<FlapRange> flaps() {
       return Optional.of(folded);
     }
+
+    @Override
+    public String print(Unit unit) {
+      return folded.print(unit)
+          + ", round a case with "
+          + around.print(unit)
+          + "; "
+          + allowance.print(unit)
+          + " more a panel for board and folds";
+    }
   }
 
   /**
@@ -63,6 +100,15 @@ public sealed interface Make {
    * @param usual the width taken when none is asked for
    */
   record FlapRange(Length least, Length usual, Length most) {
+    String print(Unit unit) {
+      return "flaps from "
+          + least.figure(unit)
+          + " to "
+          + most.print(unit)
+          + ", usually "
+          + usual.print(unit);
+    }
+
     /** The nearest width that is folded; no flap stays none. */
     public Length nearest(Length wished) {
       return wished.isZero() ? wished : wished.max(least).min(most);

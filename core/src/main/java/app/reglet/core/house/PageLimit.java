@@ -21,7 +21,7 @@ public record PageLimit(List<Size> trims, Set<String> stocks, int least, int mos
   }
 
   public boolean appliesTo(Specification spec) {
-    return (trims.isEmpty() || trims.contains(spec.trim()))
+    return (trims.isEmpty() || trims.stream().anyMatch(spec.trim()::isNear))
         && (stocks.isEmpty() || stocks.contains(spec.stock()));
   }
 

@@ -26,10 +26,17 @@ public sealed interface SpineRule {
   /** The name of the rule in documents. */
   String kind();
 
+  /** The rule in words and figures: {@code pages × 0.002252 in}. */
+  String print(Unit unit);
+
   private static String plus(Length add, Unit unit) {
     return add.isZero()
         ? ""
         : add.isNegative() ? " − " + add.abs().figure(unit) : " + " + add.figure(unit);
+  }
+
+  private static String added(Length add, Unit unit) {
+    return add.isZero() ? "" : plus(add, unit) + " " + unit.symbol();
   }
 
   /**
@@ -52,6 +59,11 @@ public sealed interface SpineRule {
     @Override
     public String kind() {
       return "caliper-per-page";
+    }
+
+    @Override
+    public String print(Unit unit) {
+      return "pages × " + perPage.figure(unit, 8) + " " + unit.symbol() + added(add, unit);
     }
   }
 
@@ -81,6 +93,11 @@ public sealed interface SpineRule {
     @Override
     public String kind() {
       return "paper-ppi";
+    }
+
+    @Override
+    public String print(Unit unit) {
+      return "pages ÷ " + pagesPerInch.toPlainString() + " in" + added(add, unit);
     }
   }
 
@@ -125,6 +142,17 @@ public sealed interface SpineRule {
     @Override
     public String kind() {
       return "grammage-bulk";
+    }
+
+    @Override
+    public String print(Unit unit) {
+      return "pages × "
+          + gsm.toPlainString()
+          + " g/m² × "
+          + (asVolume
+              ? "volume " + bulk.movePointRight(1).stripTrailingZeros().toPlainString()
+              : bulk.toPlainString() + " cm³/g")
+          + added(add, unit);
     }
   }
 
@@ -200,6 +228,17 @@ public sealed interface SpineRule {
     public String kind() {
       return "steps";
     }
+
+    @Override
+    public String print(Unit unit) {
+      return "a table of "
+          + rows.size()
+          + " steps from "
+          + rows.get(0).from()
+          + " to "
+          + rows.get(rows.size() - 1).to()
+          + " pages";
+    }
   }
 
   /** The house states the width on the order; nothing is computed. */
@@ -225,6 +264,11 @@ public sealed interface SpineRule {
     public String kind() {
       return "told";
     }
+
+    @Override
+    public String print(Unit unit) {
+      return "told on the order";
+    }
   }
 
   /** No spine: a folded sheet, stapled. */
@@ -241,6 +285,11 @@ public sealed interface SpineRule {
 
     @Override
     public String kind() {
+      return "none";
+    }
+
+    @Override
+    public String print(Unit unit) {
       return "none";
     }
   }

@@ -1,6 +1,9 @@
 package app.reglet.core.house;
 
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 
 /**
@@ -26,5 +29,21 @@ public record SpineTypeRule(
   /** Whether words may stand on a spine so wide in a book of so many pages. */
   public boolean allows(int pages, Length spine) {
     return pages >= leastPages && !spine.isLessThan(leastWidth) && spine.isPositive();
+  }
+
+  /** {@code from 80 pages, at least 7 pt, top to bottom}. */
+  public String print(Unit unit) {
+    List<String> said = new ArrayList<>();
+    if (leastPages > 0) {
+      said.add("from " + leastPages + " pages");
+    }
+    if (leastWidth.isPositive()) {
+      said.add("from a spine of " + leastWidth.print(unit));
+    }
+    if (leastSize.isPositive()) {
+      said.add("at least " + leastSize.brief(Unit.PT));
+    }
+    said.add(direction.id().replace('-', ' '));
+    return String.join(", ", said);
   }
 }

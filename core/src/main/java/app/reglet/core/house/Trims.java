@@ -36,7 +36,7 @@ public record Trims(List<Size> listed, Optional<Range> custom) {
   }
 
   public boolean offers(Size trim) {
-    return listed.contains(trim) || custom.filter(r -> r.allows(trim)).isPresent();
+    return listed.stream().anyMatch(trim::isNear) || custom.filter(r -> r.allows(trim)).isPresent();
   }
 
   /** The offered size whose sides differ least, in sum, from the one wished for. */

@@ -11,6 +11,7 @@ public record Size(Length width, Length height) {
   private static final Pattern TIMES =
       Pattern.compile("\\s+by\\s+|(?<!p)x|[×✕✖]", Pattern.CASE_INSENSITIVE);
 
+  private static final Length HAIR = Length.mm("0.001");
   private static final Pattern ISO_A =
       Pattern.compile("([AB])\\s?([0-9]|10)", Pattern.CASE_INSENSITIVE);
 
@@ -75,6 +76,15 @@ public record Size(Length width, Length height) {
   /** The two sides of a size as they were typed, each with its unit if it had one. */
   public static String[] sides(String typed) {
     return TIMES.split(typed.strip(), -1);
+  }
+
+  /**
+   * Whether both are one size to within a thousandth of a millimetre: a size typed in the other
+   * unit to six decimals is still the same.
+   */
+  public boolean isNear(Size other) {
+    return width.minus(other.width).abs().isLessThan(HAIR)
+        && height.minus(other.height).abs().isLessThan(HAIR);
   }
 
   /** {@code 12.4752 × 9.25 in}, exact to 6 decimals. */

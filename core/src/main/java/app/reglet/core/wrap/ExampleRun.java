@@ -19,8 +19,10 @@ import java.util.List;
  * @param spine the computed spine, or why there is none
  * @param sheet the computed full sheet, stated and exact; empty when it can't be computed
  * @param agrees whether every printed figure is met
+ * @param houseUnit the unit the house states figures in
  */
-public record ExampleRun(WorkedExample example, String spine, String sheet, boolean agrees) {
+public record ExampleRun(
+    WorkedExample example, String spine, String sheet, boolean agrees, Unit houseUnit) {
 
   /** Runs the examples of a sheet. */
   public static List<ExampleRun> runAll(RuleSheet house) {
@@ -51,7 +53,7 @@ public record ExampleRun(WorkedExample example, String spine, String sheet, bool
     try {
       wrap = Measuring.measure(example.spec(), house);
     } catch (Refusal r) {
-      return new ExampleRun(example, r.getMessage(), "", false);
+      return new ExampleRun(example, r.getMessage(), r.getMessage(), false, unit);
     }
     boolean agrees =
         meets(example.spine(), wrap.spine().exact(), wrap.spine().stated(), unit)
@@ -61,7 +63,7 @@ public record ExampleRun(WorkedExample example, String spine, String sheet, bool
             + (wrap.stated().equals(wrap.sheet())
                 ? ""
                 : " (exact " + wrap.sheet().print(unit) + ")");
-    return new ExampleRun(example, wrap.spine().stated().print(unit), sheet, agrees);
+    return new ExampleRun(example, wrap.spine().stated().print(unit), sheet, agrees, unit);
   }
 
   /** Expected and computed, side by side. */

@@ -2,6 +2,7 @@ package app.reglet.core.wrap;
 
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.SpineCase;
+import app.reglet.core.house.SpineRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 
@@ -22,6 +23,9 @@ public record SpineWidth(Length exact, Length stated, SpineCase by, Specificatio
 
   /** {@code 100 × 0.002252 = 0.2252 in}, with the rounding where the house rounds. */
   public String print(Unit unit) {
+    if (by.rule() instanceof SpineRule.None) {
+      return "none";
+    }
     String sum =
         by.rule().working(spec, unit)
             + (exact.isExactIn(unit, 6) ? " = " : " ≈ ")

@@ -141,7 +141,7 @@ public class CompareTest {
     PageCurve curve = PageCurve.of(s, Houses.DUNLIN, Unit.IN);
     assertThat(thresholds(curve, PageCurve.Kind.STEP)).contains(223, 251);
     assertThat(curve.thresholds())
-        .anyMatch(t -> t.sentence().equals("dust jacket possible from 75 pages"));
+        .anyMatch(t -> t.sentence().equals("dust jacket possible from 76 pages"));
     // no row below 76: no guess
     assertThat(curve.points()).noneMatch(p -> p.pages() < 76 || p.pages() > 400);
   }

@@ -39,7 +39,27 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
 
   /** The drawing of a page, made for the room of a docket. */
   public static WrapDrawing of(Wrap wrap, Unit unit) {
-    return new Draft(wrap, unit).drawing();
+    return seen(wrap, unit, SEEN_WIDTH, SEEN_HEIGHT);
+  }
+
+  /** The drawing of a page, made to be seen about so large on a screen, in pixels. */
+  public static WrapDrawing seen(Wrap wrap, Unit unit, double width, double height) {
+    return new Draft(wrap, unit, width, height).drawing();
+  }
+
+  /** The drawings of several pages, made to stand side by side in the room of one. */
+  public static List<WrapDrawing> sideBySide(List<Wrap> pages, Unit unit) {
+    double all = pages.stream().mapToDouble(p -> p.sheet().width().toMm()).sum();
+    double room = SEEN_WIDTH - (pages.size() - 1) * (LEFT + RIGHT);
+    return pages.stream()
+        .map(
+            p ->
+                seen(
+                    p,
+                    unit,
+                    LEFT + RIGHT + (room - LEFT - RIGHT) * p.sheet().width().toMm() / all,
+                    SEEN_HEIGHT))
+        .toList();
   }
 
   private static final class Draft {
@@ -56,12 +76,12 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
     private int figureRow;
     private int deepest;
 
-    Draft(Wrap wrap, Unit unit) {
+    Draft(Wrap wrap, Unit unit, double seenWidth, double seenHeight) {
       this.wrap = wrap;
       this.unit = unit;
       this.w = wrap.sheet().width().toMm();
       this.h = wrap.sheet().height().toMm();
-      this.px = Math.max(w / (SEEN_WIDTH - LEFT - RIGHT), h / (SEEN_HEIGHT - ABOVE - BELOW));
+      this.px = Math.max(w / (seenWidth - LEFT - RIGHT), h / (seenHeight - ABOVE - BELOW));
     }
 
     WrapDrawing drawing() {
@@ -131,12 +151,31 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
       extension(b, h + 3 * px, b, y + 4 * px);
       String figure = d.length().figure(unit, unit.decimals());
       boolean narrow = narrow(figure, (b - a) / px);
-      arrows(a, y, b, y, narrow);
       double middle = (a + b) / 2;
       if (!narrow) {
+        arrows(a, y, b, y, false);
         figure(middle, y - 4 * px, figure, 0);
         return;
       }
+      // the outermost stand beside their arrows, clear of the sheet's own line
+      boolean first = d.from().isZero();
+      if (first || d.to().equals(wrap.sheet().width())) {
+        arrows(a, y, b, y, true);
+        label(
+            figure,
+            first ? a - 17 * px : b + 17 * px,
+            y + 4 * px,
+            first ? Item.Anchor.END : Item.Anchor.START,
+            TEXT,
+            0,
+            true,
+            "figure");
+        return;
+      }
+      // dots for arrowheads where parts leave no room for them (ISO 129-1), from memory
+      line(a, y, b, y, 0.8);
+      dot(a, y);
+      dot(b, y);
       // figures of narrow parts side by side stand below each other
       double half = (figure.length() * DIGIT / 2 + 3) * px;
       figureRow = middle - half < figureEnd ? figureRow + 1 : 0;
@@ -213,6 +252,16 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
           0.8);
       head(x1, y1, level, outside ? -1 : 1);
       head(x2, y2, level, outside ? 1 : -1);
+    }
+
+    private void dot(double x, double y) {
+      double r = 2 * px;
+      double s = 0.7 * r;
+      double[] shape = {
+        x - r, y, x - s, y - s, x, y - r, x + s, y - s, x + r, y, x + s, y + s, x, y + r, x - s,
+        y + s
+      };
+      items.add(new Item.Path("dimensions", List.of(shape), true, 0, List.of(), false));
     }
 
     /** An arrowhead with its point here and its body to the side the sign says. */

@@ -167,7 +167,8 @@ public final class DocketPdf {
       Frame v = d.view();
       AffineTransform toPage =
           new AffineTransform(scale, 0, 0, -scale, x - v.x() * scale, y + v.y() * scale);
-      new DrawingPdf(out, font, toPage).draw(d.items());
+      new DrawingPdf(out, font, toPage)
+          .draw(d.items().stream().filter(i -> !i.layer().equals("centres")).toList());
       x += v.width() * scale;
     }
   }

@@ -95,6 +95,11 @@ public final class PressFile {
    * @param kind what it is, {@code wrap}
    */
   public static String name(Book book, Wrap wrap, String kind, int revision) {
+    return stem(book, wrap, kind) + "_r" + revision + ".pdf";
+  }
+
+  /** A name for any file of a cover, without revision and ending: title, kind, trim, pages. */
+  public static String stem(Book book, Wrap wrap, String kind) {
     var unit = wrap.house().unit();
     String title =
         book.title()
@@ -112,7 +117,8 @@ public final class PressFile {
             : title.substring(
                 0,
                 title.offsetByCodePoints(0, Math.min(60, title.codePointCount(0, title.length()))));
-    return stem + "_" + kind + "_" + trim + "_" + wrap.spec().pages() + "pp_r" + revision + ".pdf";
+    String pages = wrap.house().isShop() ? "" : "_" + wrap.spec().pages() + "pp";
+    return stem + "_" + kind + "_" + trim + pages;
   }
 
   private static byte[] srgbProfile() {

@@ -64,6 +64,10 @@ public class DemoWorld implements ApplicationRunner {
     }
     saltLedger();
     knots();
+    chapbook();
+    cookbook();
+    fieldGuide();
+    rightToLeft();
   }
 
   /** A novel at the house that counts in inches. */
@@ -108,18 +112,134 @@ public class DemoWorld implements ApplicationRunner {
     compose(edition, StartingLayout.LEDGER, Background.plain(new Colour(0x1f4a4d)));
   }
 
+  /** A stapled chapbook. */
+  private void chapbook() {
+    BookEntity book = new BookEntity("Eleven Tides", "Oona Tarrant", clock.instant());
+    book.setWords(
+        "Eleven Tides",
+        "Poems",
+        "Oona Tarrant",
+        IMPRINT,
+        "Eleven poems, one for each tide of a week without a boat.",
+        "£5.00");
+    compose(
+        edition(
+            book,
+            "whimbrel-digital",
+            Specification.of(
+                Binding.SADDLE_STITCHED,
+                Size.parse("5.5 x 8.5 in", Unit.IN),
+                32,
+                "cream",
+                "black",
+                PageTurn.LTR)),
+        StartingLayout.AXIS,
+        Background.plain(new Colour(0xd8cdb4)));
+  }
+
+  /** A cookbook in hardcover, printed in colour, its count not final yet. */
+  private void cookbook() {
+    BookEntity book = new BookEntity("Smoke, Salt, Samphire", "Hesper Quill", clock.instant());
+    book.setWords(
+        "Smoke, Salt, Samphire",
+        "An island kitchen in ninety dishes",
+        "Hesper Quill",
+        IMPRINT,
+        """
+        Ninety dishes from a kitchen with one window, and that one facing the smokehouse.
+
+        What the sea leaves, what the garden allows, and what keeps until the ferry comes.""",
+        "£24.00");
+    EditionEntity edition =
+        edition(
+            book,
+            "dunlin-casebinders",
+            Specification.of(
+                Binding.CASE_LAMINATE,
+                Size.parse("8 x 10 in", Unit.IN),
+                224,
+                "white",
+                "colour",
+                PageTurn.LTR));
+    edition.setSpread("", 16);
+    editions.save(edition);
+    compose(edition, StartingLayout.LEDGER, Background.plain(new Colour(0x8c3b26)));
+  }
+
+  /** A field guide with a dust jacket round its case. */
+  private void fieldGuide() {
+    BookEntity book = new BookEntity("Waders of the Long Shore", "Tam Orrick", clock.instant());
+    book.setWords(
+        "Waders of the Long Shore",
+        "A guide by leg, bill and hour",
+        "Tam Orrick",
+        IMPRINT,
+        """
+        Forty-one waders as they are really seen: far off, against the light, and just leaving.
+
+        With tables of the hours at which each may be mistaken for another.""",
+        "£19.50");
+    compose(
+        edition(
+            book,
+            "dunlin-casebinders",
+            Specification.of(
+                Binding.DUST_JACKET,
+                Size.parse("6 x 9 in", Unit.IN),
+                240,
+                "cream",
+                "black",
+                PageTurn.LTR)),
+        StartingLayout.TIDEMARK,
+        Background.plain(new Colour(0x2f4b5c)));
+  }
+
+  /** A book whose pages turn right to left, its cover printed inside too. */
+  private void rightToLeft() {
+    BookEntity book = new BookEntity("Letters from the Salt Road", "Ilan Marrow", clock.instant());
+    book.setWords(
+        "Letters from the Salt Road",
+        "Collected and answered",
+        "Ilan Marrow",
+        IMPRINT,
+        "Written home along the salt road in a hand that runs the other way, and bound as they were read.",
+        "£13.50");
+    compose(
+        edition(
+            book,
+            "osier-row",
+            Specification.of(
+                    Binding.PERFECT_BOUND,
+                    Size.parse("A5", Unit.MM),
+                    288,
+                    "bulky-80",
+                    "black",
+                    PageTurn.RTL)
+                .withInsidePrinted(true)),
+        StartingLayout.AXIS,
+        Background.plain(new Colour(0x3d3550)));
+  }
+
   private EditionEntity edition(
       BookEntity book, String house, String trim, int pages, String stock) {
-    BookEntity saved = books.save(book);
-    Specification spec =
+    return edition(
+        book,
+        house,
         Specification.of(
-            Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR);
-    return editions.save(new EditionEntity(saved, house, spec, clock.instant()));
+            Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR));
+  }
+
+  private EditionEntity edition(BookEntity book, String house, Specification spec) {
+    BookEntity saved = books.save(book);
+    return editions.save(
+        new EditionEntity(saved, house, houses.version(house), spec, clock.instant()));
   }
 
   private void compose(EditionEntity edition, StartingLayout layout, Background background) {
     Wrap wrap =
-        Measuring.measure(edition.specification().orElseThrow(), houses.get(edition.getHouseId()));
+        Measuring.measure(
+            edition.specification().orElseThrow(),
+            houses.get(edition.getHouseId(), edition.getHouseVersion()));
     Design empty = revisions.current(edition);
     revisions.save(edition.getId(), 0, empty.withBackground(background), "Background");
     revisions.save(

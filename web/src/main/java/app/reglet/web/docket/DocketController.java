@@ -3,16 +3,28 @@ package app.reglet.web.docket;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Remedy;
+import app.reglet.core.compare.Spread;
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.Make;
+import app.reglet.core.house.SpineRule;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
-import app.reglet.press.svg.WrapDrawing;
+import app.reglet.press.drawing.WrapDrawing;
+import app.reglet.press.inspect.BlockFit;
+import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.svg.DrawingSvg;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.UnitInForce;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.MeasureLine;
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +35,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** The place Docket: the facts of one edition and its measured drawing. */
 @Controller
@@ -52,17 +65,31 @@ public class DocketController {
       Model model) {
     EditionEntity edition = covers.edition(id);
     Optional<Wrap> before = covers.wrap(edition);
-    String houseBefore = edition.getHouseId();
-    Unit typedIn = UnitInForce.of(request, houses.get(houseBefore).unit());
+    String shape = shape(edition);
+    Unit typedIn = UnitInForce.of(request, covers.sheet(edition));
     Map<String, String> problems = docket.save(id, form, typedIn);
     if (request.getHeader("HX-Request") == null) {
       return "redirect:/editions/" + id + "/docket";
     }
     Cover after = covers.of(id, request);
     fill(model, after, problems, changes(before, after));
-    model.addAttribute("houseChanged", !houseBefore.equals(after.house().id()));
+    model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);
     return "docket :: answer";
+  }
+
+  /** What decides which fields the docket has. */
+  private String shape(EditionEntity e) {
+    return e.getHouseId() + " " + e.getHouseVersion() + " " + e.getBinding() + " " + told(e);
+  }
+
+  private boolean told(EditionEntity e) {
+    try {
+      return covers.sheet(e).rules(e.getBinding()).spineFor(e.specification(1)).rule()
+          instanceof SpineRule.Told;
+    } catch (Refusal r) {
+      return false;
+    }
   }
 
   @PostMapping("/editions/{id}/docket/remedy")
@@ -85,6 +112,44 @@ public class DocketController {
     return "redirect:/editions/" + id + "/docket";
   }
 
+  /** Reads a book block's PDF and sets it against the facts; nothing is changed yet. */
+  @PostMapping("/editions/{id}/docket/block")
+  String block(
+      @PathVariable Long id,
+      @RequestParam MultipartFile file,
+      HttpServletRequest request,
+      Model model)
+      throws IOException {
+    Cover cover = covers.of(id, request);
+    model.addAttribute("cover", cover);
+    model.addAttribute("name", file.getOriginalFilename());
+    try {
+      PdfFacts facts = PdfFacts.read(file.getBytes());
+      EditionEntity e = cover.edition();
+      BindingRules rules = cover.house().rules(e.getBinding());
+      model.addAttribute(
+          "block", BlockFit.of(facts, e.specification(facts.pages()), rules, cover.unit()));
+      model.addAttribute("blockCount", BlockCount.of(facts.pages(), e, rules));
+    } catch (Refusal r) {
+      model.addAttribute("blockRefusal", r.getMessage());
+    }
+    fill(model, cover, Map.of(), List.of());
+    model.addAttribute("blockAnswer", true);
+    return "docket :: block";
+  }
+
+  @PostMapping("/editions/{id}/docket/pages")
+  String usePages(@PathVariable Long id, @RequestParam int pages) {
+    docket.usePages(id, pages);
+    return "redirect:/editions/" + id + "/docket";
+  }
+
+  @PostMapping("/editions/{id}/docket/newer-sheet")
+  String newerSheet(@PathVariable Long id) {
+    docket.useNewerSheet(id);
+    return "redirect:/editions/" + id + "/docket";
+  }
+
   private static List<String> changes(Optional<Wrap> before, Cover after) {
     return before
         .flatMap(b -> after.wrap().map(a -> WrapChange.between(b, a, after.unit())))
@@ -92,26 +157,67 @@ public class DocketController {
   }
 
   private void fill(Model model, Cover cover, Map<String, String> problems, List<String> changes) {
+    EditionEntity e = cover.edition();
     model.addAttribute("cover", cover);
     model.addAttribute("place", "docket");
-    model.addAttribute("line", app.reglet.web.titles.MeasureLine.of(cover));
-    model.addAttribute("version", DocketService.version(cover.edition()));
+    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("version", DocketService.version(e));
     model.addAttribute("houses", houses.all());
     model.addAttribute("turns", PageTurn.values());
+    model.addAttribute("fieldNames", DocketForm.FIELDS);
     model.addAttribute("problems", problems);
     model.addAttribute("changes", String.join("; ", changes));
-    model.addAttribute("houseChanged", false);
+    model.addAttribute("shapeChanged", false);
     model.addAttribute("answering", false);
+    model.addAttribute("blockAnswer", false);
     model.addAttribute("typed", typed(cover));
-    cover.wrap().ifPresent(w -> model.addAttribute("drawing", WrapDrawing.of(w, cover.unit())));
+    Optional<BindingRules> rules =
+        Optional.ofNullable(cover.house().bindings().get(e.getBinding()));
+    Optional<Make.FlapRange> flaps = rules.flatMap(r -> r.make().flaps());
+    model.addAttribute("flaps", flaps.orElse(null));
+    model.addAttribute("told", told(e));
+    model.addAttribute(
+        "insideOffered", e.isInsidePrinted() || rules.flatMap(BindingRules::inside).isPresent());
+    model.addAttribute("newer", covers.newerSheet(cover).orElse(null));
+    cover
+        .wrap()
+        .ifPresent(
+            w -> {
+              List<Wrap> pages = Pages.of(w);
+              model.addAttribute("pages", pages);
+              model.addAttribute(
+                  "drawings",
+                  WrapDrawing.sideBySide(pages, cover.unit()).stream()
+                      .map(DrawingSvg::of)
+                      .toList());
+              if (e.getSpread() > 0) {
+                model.addAttribute(
+                    "spread",
+                    Spread.of(w.spec(), e.getSpread(), cover.house()).print(cover.unit()));
+              }
+            });
   }
 
   /** What stands in the fields: what was typed where it could not be read, else the fact. */
   private static Map<String, String> typed(Cover cover) {
-    var e = cover.edition();
-    return Map.of(
-        "trim", e.getTrimTyped().isEmpty() ? e.getTrim().print(cover.unit()) : e.getTrimTyped(),
-        "pages", e.getPagesTyped(),
-        "isbn", e.getBook().getIsbnTyped());
+    EditionEntity e = cover.edition();
+    Map<String, String> typed = new HashMap<>();
+    typed.put(
+        "trim", e.getTrimTyped().isEmpty() ? e.getTrim().print(cover.unit()) : e.getTrimTyped());
+    typed.put("pages", e.getPagesTyped());
+    typed.put("isbn", e.getBook().getIsbnTyped());
+    typed.put(
+        "spread",
+        e.getSpreadTyped().isEmpty() && e.getSpread() > 0
+            ? String.valueOf(e.getSpread())
+            : e.getSpreadTyped());
+    typed.put("frontFlap", shown(e.getFrontFlapTyped(), e.getFrontFlap(), cover.unit()));
+    typed.put("backFlap", shown(e.getBackFlapTyped(), e.getBackFlap(), cover.unit()));
+    typed.put("told", shown(e.getToldSpineTyped(), e.getToldSpine(), cover.unit()));
+    return typed;
+  }
+
+  private static String shown(String wrong, Optional<Length> read, Unit unit) {
+    return wrong.isEmpty() ? read.map(l -> l.print(unit)).orElse("") : wrong;
   }
 }

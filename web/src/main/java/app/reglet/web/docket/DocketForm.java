@@ -1,12 +1,17 @@
 package app.reglet.web.docket;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
- * The docket as typed: every field a text.
+ * The docket as typed: every field a text. A field that the page doesn't show is null.
  *
  * @param version the version of book and edition the page was showing, {@code 3.5}
+ * @param spread pages that the count may still go either way
+ * @param told the spine as the house told it
+ * @param toldSource where it told so
+ * @param inside any text when the inside is printed too
  */
 public record DocketForm(
     String version,
@@ -21,9 +26,36 @@ public record DocketForm(
     String binding,
     String trim,
     String pages,
+    String spread,
     String stock,
     String ink,
-    String turn) {
+    String turn,
+    String frontFlap,
+    String backFlap,
+    String told,
+    String toldSource,
+    String inside) {
+  /** The fields that have a message of their own on the page. */
+  static final List<String> FIELDS =
+      List.of(
+          "title",
+          "subtitle",
+          "author",
+          "imprint",
+          "isbn",
+          "price",
+          "blurb",
+          "trim",
+          "pages",
+          "spread",
+          "stock",
+          "ink",
+          "binding",
+          "frontFlap",
+          "backFlap",
+          "told",
+          "toldSource");
+
   public DocketForm {
     title = text(title);
     subtitle = text(subtitle);
@@ -33,11 +65,20 @@ public record DocketForm(
     isbn = text(isbn);
     price = text(price);
     trim = text(trim);
-    pages = text(pages);
+    pages = bare(pages);
+    spread = bare(spread);
+    frontFlap = bare(frontFlap);
+    backFlap = bare(backFlap);
+    told = bare(told);
+    toldSource = bare(toldSource);
   }
 
   private static String text(String s) {
-    return s == null ? "" : s.replace("\u0000", "");
+    return s == null ? "" : bare(s);
+  }
+
+  private static String bare(String s) {
+    return s == null ? null : s.replace("\u0000", "");
   }
 
   /** The short texts with what people call them and how long they may be. */
@@ -50,7 +91,16 @@ public record DocketForm(
     lengths.put("isbn", isbn.length());
     lengths.put("price", price.length());
     lengths.put("trim", trim.length());
-    lengths.put("pages", pages.length());
+    lengths.put("pages", length(pages));
+    lengths.put("spread", length(spread));
+    lengths.put("frontFlap", length(frontFlap));
+    lengths.put("backFlap", length(backFlap));
+    lengths.put("told", length(told));
+    lengths.put("toldSource", length(toldSource));
     return lengths;
+  }
+
+  private static int length(String s) {
+    return s == null ? 0 : s.length();
   }
 }

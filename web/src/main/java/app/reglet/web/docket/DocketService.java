@@ -6,9 +6,11 @@ import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.house.BindingRules;
-import app.reglet.core.house.PageLimit;
+import app.reglet.core.house.Choice;
+import app.reglet.core.house.Make;
+import app.reglet.core.house.PageCounts;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.core.house.Stock;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.web.houses.Houses;
@@ -16,11 +18,13 @@ import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
 import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Books;
+import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,15 +34,19 @@ public class DocketService {
   private static final int LONGEST = 500;
   private static final int LONGEST_FIGURE = 200;
   private static final int LONGEST_BLURB = 20_000;
+  private static final List<String> FIGURES =
+      List.of("isbn", "trim", "pages", "spread", "frontFlap", "backFlap", "told");
 
   private final Books books;
   private final Editions editions;
   private final Houses houses;
+  private final Covers covers;
 
-  public DocketService(Books books, Editions editions, Houses houses) {
+  public DocketService(Books books, Editions editions, Houses houses, Covers covers) {
     this.books = books;
     this.editions = editions;
     this.houses = houses;
+    this.covers = covers;
   }
 
   /** The version that a page shows of an edition and its book. */
@@ -67,6 +75,10 @@ public class DocketService {
     choices(edition, form, problems);
     trim(edition, form, unit, problems);
     pages(edition, form, problems);
+    spread(edition, form, problems);
+    flaps(edition, form, unit, problems);
+    told(edition, form, unit, problems);
+    edition.setInsidePrinted(form.inside() != null);
     books.saveAndFlush(edition.getBook());
     editions.saveAndFlush(edition);
     return problems;
@@ -84,6 +96,20 @@ public class DocketService {
         "isbn",
         problems);
     problems.computeIfPresent("pages", (k, sentence) -> sentence + nearest(edition));
+    if (edition.getBinding() == Binding.EBOOK) {
+      problems.remove("pages");
+    }
+    wrong(
+        () -> spreadOf(edition.getSpreadTyped(), edition),
+        edition.getSpreadTyped(),
+        "spread",
+        problems);
+    String front = edition.getFrontFlapTyped();
+    String back = edition.getBackFlapTyped();
+    String told = edition.getToldSpineTyped();
+    wrong(() -> flapOf(front, unit), front, "frontFlap", problems);
+    wrong(() -> flapOf(back, unit), back, "backFlap", problems);
+    wrong(() -> toldOf(told, unit), told, "told", problems);
     return problems;
   }
 
@@ -114,9 +140,7 @@ public class DocketService {
         .forEach(
             (field, length) -> {
               int most =
-                  List.of("isbn", "trim", "pages").contains(field)
-                      ? LONGEST_FIGURE
-                      : field.equals("price") ? 100 : LONGEST;
+                  FIGURES.contains(field) ? LONGEST_FIGURE : field.equals("price") ? 100 : LONGEST;
               if (length > most) {
                 problems.put(
                     field,
@@ -172,7 +196,10 @@ public class DocketService {
   }
 
   private void choices(EditionEntity edition, DocketForm form, Map<String, String> problems) {
-    RuleSheet house = houses.get(form.house() == null ? edition.getHouseId() : form.house());
+    if (form.house() != null && !form.house().equals(edition.getHouseId())) {
+      edition.setHouse(form.house(), houses.version(form.house()));
+    }
+    RuleSheet house = covers.sheet(edition);
     Binding binding = form.binding() == null ? edition.getBinding() : Binding.byId(form.binding());
     if (binding == null || !house.bindings().containsKey(binding)) {
       Binding other = house.bindings().keySet().stream().sorted().findFirst().orElseThrow();
@@ -189,16 +216,23 @@ public class DocketService {
     String stock = listed(house.stocks(), form.stock(), "stock", house, problems);
     String ink = listed(house.inks(), form.ink(), "ink", house, problems);
     PageTurn turn = PageTurn.byId(form.turn());
-    edition.setChoices(house.id(), binding, stock, ink, turn == null ? edition.getTurn() : turn);
+    edition.setChoices(binding, stock, ink, turn == null ? edition.getTurn() : turn);
   }
 
   private static String listed(
-      List<Stock> all, String wanted, String field, RuleSheet house, Map<String, String> problems) {
+      List<? extends Choice> all,
+      String wanted,
+      String field,
+      RuleSheet house,
+      Map<String, String> problems) {
+    if (all.isEmpty()) {
+      return "";
+    }
     if (all.stream().anyMatch(s -> s.id().equals(wanted))) {
       return wanted;
     }
-    Stock first = all.get(0);
-    if (wanted != null) {
+    Choice first = all.get(0);
+    if (wanted != null && !wanted.isEmpty()) {
       problems.put(
           field, house.name() + " has other papers and inks; taken: " + first.name() + ".");
     }
@@ -211,7 +245,11 @@ public class DocketService {
       return;
     }
     try {
-      Size size = trimOf(form.trim(), unit);
+      // what stands there as printed is the size itself, not its figures to six decimals
+      Size size =
+          form.trim().equals(edition.getTrim().print(unit))
+              ? edition.getTrim()
+              : trimOf(form.trim(), unit);
       edition.setTrim(form.trim(), size);
     } catch (Refusal r) {
       edition.setTrim(form.trim(), null);
@@ -219,8 +257,116 @@ public class DocketService {
     }
   }
 
+  private static int spreadOf(String typed, EditionEntity edition) {
+    if (typed.isBlank()) {
+      return 0;
+    }
+    String digits = typed.strip().replaceAll("^[±+]\\s*", "");
+    if (digits.matches("\\p{Nd}{1,5}") && new java.math.BigInteger(digits).signum() == 0) {
+      return 0;
+    }
+    int pages = PageCount.parse(digits);
+    if (edition.getPages() != null && pages >= edition.getPages()) {
+      throw new Refusal(
+          "spread",
+          "±"
+              + pages
+              + " is as much as the count itself, "
+              + edition.getPages()
+              + ": give how far it may really go, such as 16.");
+    }
+    return pages;
+  }
+
+  private static void spread(EditionEntity edition, DocketForm form, Map<String, String> problems) {
+    if (form.spread() == null || problems.containsKey("spread")) {
+      return;
+    }
+    try {
+      edition.setSpread("", spreadOf(form.spread(), edition));
+    } catch (Refusal r) {
+      edition.setSpread(form.spread(), 0);
+      problems.put("spread", r.getMessage());
+    }
+  }
+
+  private static Length flapOf(String typed, Unit unit) {
+    if (typed.strip().equalsIgnoreCase("none")) {
+      return Length.ZERO;
+    }
+    Length flap = Length.parse(typed, unit);
+    if (flap.isNegative()) {
+      throw new Refusal("flaps", "A flap can't be narrower than 0, which is none.");
+    }
+    if (flap.isMoreThan(Length.of(1500, Unit.MM))) {
+      throw new Refusal(
+          "flaps", "A flap of " + flap.print(unit) + " is wider than any cover: 1500 mm at most.");
+    }
+    return flap;
+  }
+
+  private void flaps(
+      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
+    if (form.frontFlap() == null && form.backFlap() == null) {
+      return;
+    }
+    Optional<Length> usual =
+        Optional.ofNullable(covers.sheet(edition).bindings().get(edition.getBinding()))
+            .flatMap(r -> r.make().flaps())
+            .map(Make.FlapRange::usual);
+    String front = form.frontFlap() == null ? "" : form.frontFlap();
+    String back = form.backFlap() == null ? "" : form.backFlap();
+    // one given and the other left empty: the empty one is the house's usual
+    boolean bothEmpty = front.isBlank() && back.isBlank();
+    try {
+      edition.setFrontFlap(
+          "", bothEmpty ? null : front.isBlank() ? usual.orElse(null) : flapOf(front, unit));
+    } catch (Refusal r) {
+      edition.setFrontFlap(front, null);
+      problems.put("frontFlap", r.getMessage());
+    }
+    try {
+      edition.setBackFlap(
+          "", bothEmpty ? null : back.isBlank() ? usual.orElse(null) : flapOf(back, unit));
+    } catch (Refusal r) {
+      edition.setBackFlap(back, null);
+      problems.put("backFlap", r.getMessage());
+    }
+  }
+
+  private static Length toldOf(String typed, Unit unit) {
+    Length spine = Length.parse(typed, unit);
+    if (!spine.isPositive() || spine.isMoreThan(Length.of(300, Unit.MM))) {
+      throw new Refusal(
+          "told",
+          "A spine of "
+              + spine.print(unit)
+              + " can't be: above 0, at most "
+              + Length.of(300, Unit.MM).brief(unit)
+              + ".");
+    }
+    return spine;
+  }
+
+  private static void told(
+      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
+    if (form.told() == null || problems.containsKey("told")) {
+      return;
+    }
+    String source =
+        form.toldSource() == null || problems.containsKey("toldSource")
+            ? edition.getToldSource()
+            : form.toldSource().strip();
+    try {
+      edition.setToldSpine("", form.told().isBlank() ? null : toldOf(form.told(), unit), source);
+    } catch (Refusal r) {
+      edition.setToldSpine(form.told(), null, source);
+      problems.put("told", r.getMessage());
+    }
+  }
+
   private void pages(EditionEntity edition, DocketForm form, Map<String, String> problems) {
-    if (problems.containsKey("pages")) {
+    if (form.pages() == null || problems.containsKey("pages")) {
       return;
     }
     try {
@@ -233,32 +379,26 @@ public class DocketService {
 
   /** What the house does bind, for a count that could not be taken. */
   private String nearest(EditionEntity edition) {
-    BindingRules rules = houses.get(edition.getHouseId()).rules(edition.getBinding());
-    return edition
-        .specification()
-        .or(
-            () ->
-                java.util.Optional.of(
-                    app.reglet.core.book.Specification.of(
-                        edition.getBinding(),
-                        edition.getTrim(),
-                        1,
-                        edition.getStock(),
-                        "",
-                        edition.getTurn())))
-        .flatMap(rules::pagesFor)
-        .map(this::range)
+    BindingRules rules = covers.sheet(edition).rules(edition.getBinding());
+    PageCounts counts = PageCounts.of(edition.specification(1), rules);
+    return counts
+        .least()
+        .map(
+            least ->
+                " Here from "
+                    + least
+                    + " to "
+                    + counts.most().orElse(least)
+                    + counts
+                        .limit()
+                        .map(
+                            l ->
+                                l.multiple() == 2
+                                    ? ", even"
+                                    : l.multiple() == 1 ? "" : ", in steps of " + l.multiple())
+                        .orElse("")
+                    + ".")
         .orElse("");
-  }
-
-  private String range(PageLimit limit) {
-    return " Here from "
-        + limit.nearestAbove(0)
-        + " to "
-        + limit.nearestBelow(Integer.MAX_VALUE)
-        + ", "
-        + (limit.multiple() == 2 ? "even" : "in steps of " + limit.multiple())
-        + ".";
   }
 
   /** Carries a remedy of the docket out. */
@@ -270,7 +410,39 @@ public class DocketService {
       edition.setPages(String.valueOf(use.pages()), use.pages());
     } else if (remedy instanceof Remedy.UseTrim use) {
       edition.setTrim("", use.trim());
+    } else if (remedy instanceof Remedy.UseFlaps use) {
+      edition.setFlaps(Optional.of(use.flaps()));
+    } else if (remedy instanceof Remedy.OutsideOnly) {
+      edition.setInsidePrinted(false);
     }
+    editions.saveAndFlush(edition);
+  }
+
+  /** Takes a page count, as counted from the inside's file. */
+  @Transactional
+  public void usePages(Long id, int pages) {
+    EditionEntity edition =
+        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
+    edition.setPages(String.valueOf(pages), PageCount.parse(String.valueOf(pages)));
+    edition.setSpread("", 0);
+    editions.saveAndFlush(edition);
+  }
+
+  /** Measures an edition by the version of its house's sheet that is in force. */
+  @Transactional
+  public void useNewerSheet(Long id) {
+    EditionEntity edition =
+        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
+    edition.setHouse(edition.getHouseId(), houses.version(edition.getHouseId()));
+    RuleSheet house = covers.sheet(edition);
+    Map<String, String> taken = new LinkedHashMap<>();
+    edition.setChoices(
+        house.bindings().containsKey(edition.getBinding())
+            ? edition.getBinding()
+            : house.bindings().keySet().stream().sorted().findFirst().orElseThrow(),
+        listed(house.stocks(), edition.getStock(), "stock", house, taken),
+        listed(house.inks(), edition.getInk(), "ink", house, taken),
+        edition.getTurn());
     editions.saveAndFlush(edition);
   }
 }

@@ -2,37 +2,44 @@ package app.reglet.web.houses;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.time.Instant;
 
-/** A rule sheet as its document. */
+/** A house with the number of the version of its rule sheet in force. */
 @Entity
 @Table(name = "house")
 public class HouseEntity {
   @Id private String id;
-  @Lob private String document;
   private boolean shipped;
   private Instant changed;
+  private int current;
 
   protected HouseEntity() {}
 
-  public HouseEntity(String id, String document, boolean shipped, Instant changed) {
+  public HouseEntity(String id, boolean shipped) {
     this.id = id;
-    this.document = document;
     this.shipped = shipped;
-    this.changed = changed;
   }
 
   public String getId() {
     return id;
   }
 
-  public String getDocument() {
-    return document;
-  }
-
   public boolean isShipped() {
     return shipped;
+  }
+
+  /** The number of the version in force. */
+  public int getCurrent() {
+    return current;
+  }
+
+  public Instant getChanged() {
+    return changed;
+  }
+
+  public void setCurrent(int number, Instant when) {
+    this.current = number;
+    this.changed = when;
   }
 }

@@ -2,34 +2,57 @@ package app.reglet.web.houses;
 
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.wrap.ExampleRun;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import app.reglet.web.shell.Downloads;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** The place Houses: rule sheets to read, with their worked examples. */
 @Controller
 public class HousesController {
   private final Houses houses;
+  private final SheetDrafts drafts;
 
-  public HousesController(Houses houses) {
+  public HousesController(Houses houses, SheetDrafts drafts) {
     this.houses = houses;
+    this.drafts = drafts;
   }
+
+  /** A house as the list shows it. */
+  public record Row(RuleSheet sheet, boolean shipped, int version) {}
 
   @GetMapping("/houses")
   String list(Model model) {
-    model.addAttribute("houses", houses.all());
+    model.addAttribute("rows", rows(false));
+    model.addAttribute("shops", rows(true));
+    model.addAttribute("drafts", drafts.all());
     return "houses";
   }
 
+  private List<Row> rows(boolean shops) {
+    return houses.all().stream()
+        .filter(h -> h.isShop() == shops)
+        .map(h -> new Row(h, houses.isShipped(h.id()), houses.version(h.id())))
+        .toList();
+  }
+
   @GetMapping("/houses/{id}")
-  String sheet(@PathVariable String id, Model model) {
-    RuleSheet sheet = houses.get(id);
+  String sheet(@PathVariable String id, @RequestParam(required = false) Integer v, Model model) {
+    int version = v == null ? houses.version(id) : v;
+    RuleSheet sheet = houses.get(id, version);
     model.addAttribute("sheet", sheet);
+    model.addAttribute("version", version);
+    model.addAttribute("current", houses.version(id));
+    model.addAttribute("versions", houses.numbers(id));
+    model.addAttribute("shipped", houses.isShipped(id));
     model.addAttribute(
         "bindings",
         sheet.bindings().values().stream()
@@ -40,12 +63,22 @@ public class HousesController {
   }
 
   @GetMapping("/houses/{id}/document")
-  ResponseEntity<String> document(@PathVariable String id) {
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename(id + ".json").build().toString())
-        .contentType(MediaType.APPLICATION_JSON)
-        .body(houses.document(id));
+  ResponseEntity<byte[]> document(
+      @PathVariable String id, @RequestParam(required = false) Integer v) {
+    int version = v == null ? houses.version(id) : v;
+    return Downloads.file(
+        id + ".json",
+        MediaType.APPLICATION_JSON,
+        houses.document(id, version).getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** The published JSON Schema of rule sheets. */
+  @GetMapping("/rule-sheet.schema.json")
+  ResponseEntity<byte[]> schema() throws IOException {
+    try (InputStream in = RuleSheet.class.getResourceAsStream("/rule-sheet.schema.json")) {
+      return ResponseEntity.ok()
+          .contentType(MediaType.parseMediaType("application/schema+json"))
+          .body(in.readAllBytes());
+    }
   }
 }

@@ -9,7 +9,15 @@ import java.util.Optional;
 
 /** The rule sheets that ship with Reglet. */
 public final class ShippedSheets {
-  private static final List<String> IDS = List.of("gannet-and-gauge", "osier-row");
+  private static final List<String> IDS =
+      List.of(
+          "gannet-and-gauge",
+          "osier-row",
+          "dunlin-casebinders",
+          "sandling-and-daughters",
+          "whimbrel-digital",
+          "lantern-shelf",
+          "harbour-reading-room");
 
   private ShippedSheets() {}
 

@@ -1,5 +1,6 @@
 package app.reglet.web.shell;
 
+import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
@@ -12,6 +13,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 public class UnitInForce {
   private static final String COOKIE = "reglet-unit";
+
+  /** The unit a sheet is read in: an ebook shop's is pixels whatever this browser has chosen. */
+  public static Unit of(HttpServletRequest request, RuleSheet sheet) {
+    return sheet.isShop() ? Unit.PX : of(request, sheet.unit());
+  }
 
   /** The unit this browser has chosen, or the other one given. */
   public static Unit of(HttpServletRequest request, Unit otherwise) {

@@ -24,6 +24,7 @@ import java.util.Optional;
  * @param art the design laid on the wrap
  * @param findings what the checks say
  * @param unit the unit in force
+ * @param spineType room for words across the spine, empty when nothing is measured
  */
 public record Cover(
     EditionEntity edition,
@@ -34,7 +35,8 @@ public record Cover(
     Design design,
     Optional<Artwork> art,
     List<Finding> findings,
-    Unit unit) {
+    Unit unit,
+    Optional<SpineType> spineType) {
 
   /** How many findings must be mended. */
   public long toMend() {

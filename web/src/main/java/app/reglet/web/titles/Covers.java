@@ -5,20 +5,28 @@ import app.reglet.core.book.Book;
 import app.reglet.core.book.Specification;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.OfferCheck;
 import app.reglet.core.check.Subject;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Composer;
 import app.reglet.press.art.Pictures;
+import app.reglet.press.type.Typeface;
+import app.reglet.press.type.Typefaces;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.UnitInForce;
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -26,19 +34,28 @@ import org.springframework.stereotype.Service;
 /** Works editions through, from their facts to what the checks say. */
 @Service
 public class Covers {
+  private static final String USUAL_FACE = "spectral-bold";
+
   private final Editions editions;
   private final Houses houses;
   private final Revisions revisions;
   private final Composer composer;
   private final Pictures pictures;
+  private final Typefaces typefaces;
 
   public Covers(
-      Editions editions, Houses houses, Revisions revisions, Composer composer, Pictures pictures) {
+      Editions editions,
+      Houses houses,
+      Revisions revisions,
+      Composer composer,
+      Pictures pictures,
+      Typefaces typefaces) {
     this.editions = editions;
     this.houses = houses;
     this.revisions = revisions;
     this.composer = composer;
     this.pictures = pictures;
+    this.typefaces = typefaces;
   }
 
   /**
@@ -50,25 +67,76 @@ public class Covers {
     return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
   }
 
+  /** The version of the rule sheet that an edition is measured by. */
+  public RuleSheet sheet(EditionEntity edition) {
+    return houses.get(edition.getHouseId(), edition.getHouseVersion());
+  }
+
+  /** The face of the words on a design's spine, else the one the layouts begin with. */
+  private Typeface spineFace(Design design) {
+    return design.pieces().stream()
+        .filter(p -> p.pins().across().region().panel() == PanelKind.SPINE)
+        .map(Piece::content)
+        .filter(Content.Words.class::isInstance)
+        .map(w -> ((Content.Words) w).face())
+        .filter(typefaces::has)
+        .findFirst()
+        .map(typefaces::get)
+        .orElseGet(() -> typefaces.get(USUAL_FACE));
+  }
+
+  /** The room for words across the spine of a wrap, in the face that a design uses there. */
+  public SpineType spineType(Design design, Wrap wrap) {
+    return SpineType.of(wrap, spineFace(design));
+  }
+
+  /** The version of its sheet that came after the one a cover is measured by, if one did. */
+  public Optional<NewerSheet> newerSheet(Cover cover) {
+    EditionEntity e = cover.edition();
+    int current = houses.version(e.getHouseId());
+    if (current <= e.getHouseVersion()) {
+      return Optional.empty();
+    }
+    RuleSheet newer = houses.get(e.getHouseId(), current);
+    List<String> changes = new ArrayList<>();
+    e.specification()
+        .ifPresent(
+            spec -> {
+              try {
+                Wrap after = Measuring.measure(spec, newer);
+                cover
+                    .wrap()
+                    .ifPresent(
+                        before -> changes.addAll(WrapChange.between(before, after, cover.unit())));
+                changes.addAll(
+                    OfferCheck.run(spec, newer, cover.unit()).stream()
+                        .filter(f -> !cover.findings().contains(f))
+                        .map(f -> f.sentence().replaceAll("\\.$", ""))
+                        .toList());
+              } catch (Refusal r) {
+                changes.add(r.getMessage().replaceAll("\\.$", ""));
+              }
+            });
+    return Optional.of(new NewerSheet(e.getHouseVersion(), current, changes));
+  }
+
   /** An edition in the unit this browser reads. */
   public Cover of(Long id, HttpServletRequest request) {
     EditionEntity edition = edition(id);
-    return of(edition, UnitInForce.of(request, houses.get(edition.getHouseId()).unit()));
+    return of(edition, UnitInForce.of(request, sheet(edition)));
   }
 
   /** The sheet of an edition alone, empty when it can't be measured. */
   public Optional<Wrap> wrap(EditionEntity edition) {
     try {
-      return edition
-          .specification()
-          .map(spec -> Measuring.measure(spec, houses.get(edition.getHouseId())));
+      return edition.specification().map(spec -> Measuring.measure(spec, sheet(edition)));
     } catch (Refusal r) {
       return Optional.empty();
     }
   }
 
   public Cover of(EditionEntity edition, Unit unit) {
-    RuleSheet house = houses.get(edition.getHouseId());
+    RuleSheet house = sheet(edition);
     Book book = edition.getBook().facts();
     Design design = revisions.current(edition);
     Optional<Specification> spec = edition.specification();
@@ -82,7 +150,8 @@ public class Covers {
           design,
           Optional.empty(),
           List.of(),
-          unit);
+          unit,
+          Optional.empty());
     }
     try {
       Wrap wrap = Measuring.measure(spec.get(), house);
@@ -99,7 +168,8 @@ public class Covers {
           design,
           Optional.of(art),
           findings,
-          unit);
+          unit,
+          Optional.of(SpineType.of(wrap, spineFace(design))));
     } catch (Refusal r) {
       return new Cover(
           edition,
@@ -109,8 +179,16 @@ public class Covers {
           Optional.of(r),
           design,
           Optional.empty(),
-          List.of(),
-          unit);
+          offers(spec.get(), house, unit),
+          unit,
+          Optional.empty());
     }
+  }
+
+  /** What the house doesn't offer of facts that can't be measured. */
+  private static List<Finding> offers(Specification spec, RuleSheet house, Unit unit) {
+    return house.bindings().containsKey(spec.binding())
+        ? OfferCheck.run(spec, house, unit)
+        : List.of();
   }
 }

@@ -1,8 +1,11 @@
 package app.reglet.web.titles;
 
 import app.reglet.core.book.Binding;
+import app.reglet.core.book.Flaps;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import jakarta.persistence.Column;
@@ -49,6 +52,38 @@ public class EditionEntity {
   @Column(name = "pages_typed")
   private String pagesTyped = "";
 
+  @Column(name = "house_version")
+  private int houseVersion;
+
+  @Column(name = "front_flap")
+  private String frontFlap;
+
+  @Column(name = "front_flap_typed")
+  private String frontFlapTyped = "";
+
+  @Column(name = "back_flap")
+  private String backFlap;
+
+  @Column(name = "back_flap_typed")
+  private String backFlapTyped = "";
+
+  @Column(name = "told_spine")
+  private String toldSpine;
+
+  @Column(name = "told_spine_typed")
+  private String toldSpineTyped = "";
+
+  @Column(name = "told_source")
+  private String toldSource = "";
+
+  @Column(name = "inside_printed")
+  private boolean insidePrinted;
+
+  private int spread;
+
+  @Column(name = "spread_typed")
+  private String spreadTyped = "";
+
   private String stock;
   private String ink;
   private String turn;
@@ -57,15 +92,20 @@ public class EditionEntity {
 
   protected EditionEntity() {}
 
-  public EditionEntity(BookEntity book, String houseId, Specification spec, Instant created) {
+  /** An edition with these facts, measured by this version of a house's sheet. */
+  public EditionEntity(
+      BookEntity book, String houseId, int houseVersion, Specification spec, Instant created) {
     this.book = book;
-    this.houseId = houseId;
     this.created = created;
-    setChoices(houseId, spec.binding(), spec.stock(), spec.ink(), spec.turn());
+    setHouse(houseId, houseVersion);
+    setChoices(spec.binding(), spec.stock(), spec.ink(), spec.turn());
     setTrim("", spec.trim());
     setPages(
         spec.pages() > 0 ? String.valueOf(spec.pages()) : "",
         spec.pages() > 0 ? spec.pages() : null);
+    setFlaps(spec.flaps());
+    spec.toldSpine().ifPresent(t -> setToldSpine("", t.width(), t.source()));
+    this.insidePrinted = spec.insidePrinted();
   }
 
   public Long getId() {
@@ -120,9 +160,14 @@ public class EditionEntity {
     return Size.parse(trim, Unit.MM);
   }
 
+  /** The house and the version of its sheet that this edition is measured by. */
+  public void setHouse(String id, int version) {
+    this.houseId = id;
+    this.houseVersion = version;
+  }
+
   /** What was chosen from lists. */
-  public void setChoices(String houseId, Binding binding, String stock, String ink, PageTurn turn) {
-    this.houseId = houseId;
+  public void setChoices(Binding binding, String stock, String ink, PageTurn turn) {
     this.binding = binding.id();
     this.stock = stock;
     this.ink = ink;
@@ -145,10 +190,129 @@ public class EditionEntity {
     }
   }
 
+  /** The flaps asked for, as remedied or chosen; empty takes the house's usual ones. */
+  public void setFlaps(Optional<Flaps> flaps) {
+    setFrontFlap("", flaps.map(Flaps::front).orElse(null));
+    setBackFlap("", flaps.map(Flaps::back).orElse(null));
+  }
+
+  /** What was typed when it can't be read, else the width; both empty takes the usual one. */
+  public void setFrontFlap(String wrong, Length read) {
+    this.frontFlapTyped = wrong;
+    if (wrong.isEmpty()) {
+      this.frontFlap = read == null ? null : read.toString();
+    }
+  }
+
+  /** What was typed when it can't be read, else the width; both empty takes the usual one. */
+  public void setBackFlap(String wrong, Length read) {
+    this.backFlapTyped = wrong;
+    if (wrong.isEmpty()) {
+      this.backFlap = read == null ? null : read.toString();
+    }
+  }
+
+  /** What was typed when it can't be read, else the spine the house told, and where. */
+  public void setToldSpine(String wrong, Length read, String source) {
+    this.toldSpineTyped = wrong;
+    this.toldSource = source;
+    if (wrong.isEmpty()) {
+      this.toldSpine = read == null ? null : read.toString();
+    }
+  }
+
+  public void setInsidePrinted(boolean printed) {
+    this.insidePrinted = printed;
+  }
+
+  /** How far the count may still go either way: what was typed when wrong, else the pages. */
+  public void setSpread(String wrong, int read) {
+    this.spreadTyped = wrong;
+    if (wrong.isEmpty()) {
+      this.spread = read;
+    }
+  }
+
+  public Optional<Length> getFrontFlap() {
+    return length(frontFlap);
+  }
+
+  public Optional<Length> getBackFlap() {
+    return length(backFlap);
+  }
+
+  public Optional<Length> getToldSpine() {
+    return length(toldSpine);
+  }
+
+  private static Optional<Length> length(String kept) {
+    return Optional.ofNullable(kept).map(k -> Length.parse(k, Unit.MM));
+  }
+
+  public String getFrontFlapTyped() {
+    return frontFlapTyped;
+  }
+
+  public String getBackFlapTyped() {
+    return backFlapTyped;
+  }
+
+  public String getToldSpineTyped() {
+    return toldSpineTyped;
+  }
+
+  public String getToldSource() {
+    return toldSource;
+  }
+
+  public boolean isInsidePrinted() {
+    return insidePrinted;
+  }
+
+  /** Pages that the count may still go either way; zero when it is final. */
+  public int getSpread() {
+    return spread;
+  }
+
+  public String getSpreadTyped() {
+    return spreadTyped;
+  }
+
+  public int getHouseVersion() {
+    return houseVersion;
+  }
+
+  public String getInk() {
+    return ink;
+  }
+
+  private Optional<Flaps> flaps() {
+    Optional<Length> front = getFrontFlap();
+    Optional<Length> back = getBackFlap();
+    return front.isEmpty() || back.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Flaps(front.get(), back.get()));
+  }
+
   /** The facts to measure, empty while there is no page count. */
   public Optional<Specification> specification() {
-    return pages == null
-        ? Optional.empty()
-        : Optional.of(Specification.of(getBinding(), getTrim(), pages, stock, ink, getTurn()));
+    if (pages == null && getBinding() == Binding.EBOOK) {
+      return Optional.of(specification(1));
+    }
+    return pages == null ? Optional.empty() : Optional.of(specification(pages));
+  }
+
+  /** The facts with another page count. */
+  public Specification specification(int count) {
+    return new Specification(
+        getBinding(),
+        getTrim(),
+        count,
+        stock,
+        ink,
+        getTurn(),
+        flaps(),
+        getToldSpine().map(w -> new ToldSpine(w, toldSource)),
+        insidePrinted);
   }
 }

@@ -1,17 +1,16 @@
 package app.reglet.web.titles;
 
-import app.reglet.core.measure.Length;
-import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 
 /**
  * The numbers that decide everything, as always in sight.
  *
  * @param book pages and paper
- * @param spine its width as the house makes it
+ * @param spine its width as the house makes it; empty for an ebook
  * @param sheet the exact full sheet
  * @param stated the full sheet as the house states it, empty when that is the same
- * @param spineType the room for words across the spine, or that none are allowed
+ * @param spineType the room for words across the spine, or that none are allowed; empty for an
+ *     ebook
  * @param toMend findings to mend
  * @param toLook findings to look at
  */
@@ -31,24 +30,26 @@ public record MeasureLine(
 
   private static MeasureLine of(Cover cover, Wrap wrap) {
     var unit = cover.unit();
-    String stock = cover.house().stock(wrap.spec().stock()).name();
     String stated = wrap.stated().equals(wrap.sheet()) ? "" : wrap.stated().print(unit);
     long mend = cover.toMend();
     return new MeasureLine(
-        wrap.spec().pages() + " pp, " + stock,
-        wrap.spine().stated().print(unit),
+        book(cover, wrap),
+        cover.house().isShop() ? "" : wrap.spine().stated().print(unit),
         wrap.sheet().print(unit),
         stated,
-        spineType(wrap, cover),
+        cover.house().isShop() ? "" : cover.spineType().map(t -> t.print(unit)).orElse(""),
         mend,
         cover.findings().size() - mend);
   }
 
-  private static String spineType(Wrap wrap, Cover cover) {
-    boolean allowed = wrap.rules().spineType().allows(wrap.spec().pages(), wrap.spine().stated());
-    Length band = wrap.panel(PanelKind.SPINE).map(p -> p.safe().width()).orElse(Length.ZERO);
-    return allowed && band.isPositive()
-        ? "≤ " + band.brief(cover.unit()) + " across"
-        : "not allowed";
+  private static String book(Cover cover, Wrap wrap) {
+    if (cover.house().isShop()) {
+      return "front alone, on a screen";
+    }
+    int spread = cover.edition().getSpread();
+    return wrap.spec().pages()
+        + (spread > 0 ? " ± " + spread + " pp, provisional" : " pp")
+        + ", "
+        + cover.house().stock(wrap.spec().stock()).name();
   }
 }

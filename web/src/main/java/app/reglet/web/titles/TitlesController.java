@@ -78,7 +78,11 @@ public class TitlesController {
       return list(request, model, title, author, problem);
     }
     BookEntity book = books.save(new BookEntity(title.strip(), author.strip(), clock.instant()));
-    RuleSheet house = houses.all().get(0);
+    RuleSheet house =
+        houses.all().stream()
+            .filter(h -> h.bindings().containsKey(Binding.PERFECT_BOUND))
+            .findFirst()
+            .orElseGet(() -> houses.all().get(0));
     BindingRules rules =
         house
             .bindings()
@@ -89,6 +93,7 @@ public class TitlesController {
             new EditionEntity(
                 book,
                 house.id(),
+                houses.version(house.id()),
                 Specification.of(
                     rules.binding(),
                     trim,
@@ -104,7 +109,7 @@ public class TitlesController {
       HttpServletRequest request, Model model, String title, String author, String problem) {
     Map<Long, List<Cover>> byBook = new LinkedHashMap<>();
     for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
-      Unit unit = UnitInForce.of(request, houses.get(e.getHouseId()).unit());
+      Unit unit = UnitInForce.of(request, covers.sheet(e));
       byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(covers.of(e, unit));
     }
     model.addAttribute("shelf", byBook.values());

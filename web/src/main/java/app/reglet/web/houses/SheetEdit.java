@@ -1,0 +1,276 @@
+package app.reglet.web.houses;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Changes a rule sheet's document as its form was filled in. What can't be read is kept as typed,
+ * so that the reader refuses it by name and nothing is lost.
+ */
+final class SheetEdit {
+  private static final Set<String> NUMBERS =
+      Set.of(
+          "bindings.spine.pagesPerInch",
+          "bindings.spine.gsm",
+          "bindings.spine.bulk",
+          "bindings.spine.volume",
+          "bindings.cost.fixed",
+          "bindings.spine.rows.from",
+          "bindings.spine.rows.to",
+          "bindings.pages.least",
+          "bindings.pages.most",
+          "bindings.pages.multiple",
+          "bindings.spineType.leastPages",
+          "files.wantedPpi",
+          "files.leastPpi",
+          "files.mostMegabytes",
+          "examples.pages");
+  private static final Set<String> LINES = Set.of("bindings.trims.listed", "bindings.pages.trims");
+  private static final Set<String> CHOICES =
+      Set.of(
+          "bindings.spine.stocks", "bindings.spine.inks", "bindings.pages.stocks", "files.formats");
+
+  /** Objects that say something by being there at all. */
+  private static final Set<String> PRESENT = Set.of("bindings.inside", "bindings.parts");
+
+  private static final Map<String, Set<String>> OF_KIND =
+      Map.of(
+          "caliper-per-page", Set.of("perPage", "add"),
+          "paper-ppi", Set.of("pagesPerInch", "add"),
+          "grammage-bulk", Set.of("gsm", "bulk", "volume", "add"),
+          "steps", Set.of("rows"),
+          "told", Set.of(),
+          "none", Set.of());
+  private static final Set<String> OF_EVERY_RULE = Set.of("kind", "stocks", "inks", "rounding");
+
+  private final ObjectNode root;
+
+  SheetEdit(ObjectNode root) {
+    this.root = root;
+  }
+
+  /**
+   * Takes the form's fields over. A field whose name has an underscore before it only says that a
+   * tick box stood there.
+   */
+  void take(Map<String, String[]> form) {
+    for (Map.Entry<String, String[]> field : form.entrySet()) {
+      String name = field.getKey();
+      if (isPlace(name)) {
+        take(SheetPath.parse(name), field.getValue());
+      } else if (name.startsWith("_")
+          && isPlace(name.substring(1))
+          && !form.containsKey(name.substring(1))) {
+        untick(SheetPath.parse(name.substring(1)));
+      }
+    }
+    for (JsonNode binding : items(root.get("bindings"))) {
+      for (JsonNode rule : items(binding.get("spine"))) {
+        keepOfKind((ObjectNode) rule);
+      }
+    }
+    prune(root, "");
+  }
+
+  private static boolean isPlace(String name) {
+    return name.matches("(id|name|about|unit|stocks|inks|bindings|files|examples)([.\\[].*)?");
+  }
+
+  private void take(SheetPath path, String[] values) {
+    String kind = path.kind();
+    String text = values[0].replace("\u0000", "").strip();
+    if (CHOICES.contains(kind)) {
+      path.set(root, texts(List.of(values)));
+    } else if (PRESENT.contains(kind)) {
+      if (path.in(root) == null) {
+        path.set(root, root.objectNode());
+      }
+    } else if (kind.equals("bindings.case.hingeAdded")) {
+      path.set(root, root.booleanNode(true));
+    } else if (LINES.contains(kind)) {
+      path.set(root, texts(text.lines().flatMap(l -> List.of(l.split(";")).stream()).toList()));
+    } else if (text.isEmpty()) {
+      path.set(root, null);
+    } else if (NUMBERS.contains(kind) || kind.startsWith("bindings.cost.perPage.")) {
+      path.set(root, number(text));
+    } else {
+      path.set(root, root.stringNode(text));
+    }
+  }
+
+  private void untick(SheetPath path) {
+    path.set(root, null);
+  }
+
+  private ArrayNode texts(List<String> values) {
+    ArrayNode list = root.arrayNode();
+    values.stream().map(String::strip).filter(v -> !v.isEmpty()).forEach(list::add);
+    return list.isEmpty() ? null : list;
+  }
+
+  /** A number, with a decimal comma and digits of any script; else the text as typed. */
+  private JsonNode number(String text) {
+    StringBuilder plain = new StringBuilder();
+    text.codePoints()
+        .filter(c -> c != ' ' && c != '\u00a0' && c != '\u202f')
+        .forEach(
+            c ->
+                plain.appendCodePoint(
+                    Character.isDigit(c) ? '0' + Character.digit(c, 10) : c == ',' ? '.' : c));
+    return plain.toString().matches("-?\\d{1,20}(\\.\\d{1,20})?")
+        ? root.numberNode(new BigDecimal(plain.toString()))
+        : root.stringNode(text);
+  }
+
+  private static List<JsonNode> items(JsonNode list) {
+    return list == null || !list.isArray()
+        ? List.of()
+        : list.values().stream().filter(JsonNode::isObject).toList();
+  }
+
+  private static void keepOfKind(ObjectNode rule) {
+    JsonNode kind = rule.get("kind");
+    Set<String> of = kind == null ? null : OF_KIND.get(kind.asString(""));
+    if (of == null) {
+      return;
+    }
+    for (String name : new ArrayList<>(rule.propertyNames())) {
+      if (!of.contains(name) && !OF_EVERY_RULE.contains(name)) {
+        rule.remove(name);
+      }
+    }
+  }
+
+  /**
+   * Takes objects away in which nothing is left; items of lists stay, they are rows of the form.
+   */
+  private static void prune(JsonNode node, String kind) {
+    if (node instanceof ObjectNode object) {
+      for (String name : new ArrayList<>(object.propertyNames())) {
+        String path = kind.isEmpty() ? name : kind + "." + name;
+        JsonNode child = object.get(name);
+        if (name.toLowerCase(java.util.Locale.ROOT).endsWith("rounding")
+            && child.get("step") == null) {
+          object.remove(name); // a direction alone rounds nothing
+          continue;
+        }
+        prune(child, path);
+        if (child.isObject() && child.isEmpty() && !PRESENT.contains(path)) {
+          object.remove(name);
+        }
+      }
+    } else if (node instanceof ArrayNode array) {
+      array.forEach(item -> prune(item, kind));
+    }
+  }
+
+  /**
+   * Does what a button of the form says: {@code add PATH}, {@code drop PATH}, {@code up PATH},
+   * {@code paste PATH ROW COLUMN}.
+   *
+   * @param form the whole form, for what goes with the button
+   * @throws Refusal when it can't be done
+   */
+  void act(String what, Map<String, String[]> form) {
+    String[] words = what.split(" ");
+    switch (words[0]) {
+      case "add" -> add(words[1], form);
+      case "drop" -> SheetPath.parse(words[1]).remove(root);
+      case "up" -> up(SheetPath.parse(words[1]));
+      case "paste" -> {
+        String[] pasted = form.getOrDefault("pasted", new String[] {""});
+        paste(
+            SheetPath.parse(words[1]),
+            Integer.parseInt(words[2]),
+            Integer.parseInt(words[3]),
+            pasted[0]);
+      }
+      default -> {
+        // "shape": the fields were taken over and the form is drawn anew
+      }
+    }
+  }
+
+  private void add(String where, Map<String, String[]> form) {
+    SheetPath path = SheetPath.parse(where);
+    JsonNode there = path.in(root);
+    ArrayNode list;
+    if (there instanceof ArrayNode found) {
+      list = found;
+    } else {
+      list = root.arrayNode();
+      path.set(root, list);
+    }
+    if (list.size() >= 500) {
+      throw new Refusal("There are 500 already, which is more than any house needs.");
+    }
+    ObjectNode item = root.objectNode();
+    if (path.kind().equals("bindings")) {
+      String wanted = form.getOrDefault("newBinding", new String[] {""})[0];
+      Binding binding = Binding.byId(wanted);
+      if (binding == null) {
+        throw new Refusal("Choose which binding to add.");
+      }
+      item.put("binding", wanted);
+      ObjectNode rule = item.putArray("spine").addObject();
+      boolean spineless = binding == Binding.SADDLE_STITCHED || binding == Binding.EBOOK;
+      rule.put("kind", spineless ? "none" : "caliper-per-page");
+      if (binding != Binding.EBOOK) {
+        item.putArray("pages").addObject();
+      }
+    } else if (path.kind().equals("bindings.spine")) {
+      item.put("kind", "caliper-per-page");
+    } else if (path.kind().equals("examples")) {
+      List<JsonNode> bindings = items(root.get("bindings"));
+      if (!bindings.isEmpty() && bindings.get(0).get("binding") != null) {
+        item.set("binding", bindings.get(0).get("binding"));
+      }
+    }
+    list.add(item);
+  }
+
+  private void up(SheetPath path) {
+    if (path.last() instanceof Integer i
+        && i > 0
+        && path.holder(root) instanceof ArrayNode list
+        && i < list.size()) {
+      JsonNode moved = list.remove(i);
+      list.insert(i - 1, moved);
+    }
+  }
+
+  /**
+   * A range of cells from a spreadsheet, put into a step table from a cell on: rows by line, cells
+   * by tab (or semicolon). A first cell such as {@code 76–100} fills from and to.
+   */
+  private void paste(SheetPath rule, int row, int column, String text) {
+    if (text.length() > 100_000) {
+      throw new Refusal("That is more than a step table can hold: paste the range of rows only.");
+    }
+    String[] names = {"from", "to", "width"};
+    List<String> lines = text.lines().filter(l -> !l.isBlank()).toList();
+    for (int r = 0; r < lines.size(); r++) {
+      List<String> cells = new ArrayList<>();
+      String separator = lines.get(r).contains("\t") ? "\t" : ";";
+      for (String cell : lines.get(r).split(separator, -1)) {
+        String[] range = cell.strip().split("\\s*[–—-]\\s*");
+        boolean isRange =
+            range.length == 2 && range[0].matches("\\d{1,5}") && range[1].matches("\\d{1,5}");
+        cells.addAll(isRange ? List.of(range) : List.of(cell.strip()));
+      }
+      for (int c = 0; c < cells.size() && column + c < names.length; c++) {
+        List<Object> steps = new ArrayList<>(rule.steps());
+        steps.addAll(List.of("rows", row + r, names[column + c]));
+        take(new SheetPath(steps), new String[] {cells.get(c)});
+      }
+    }
+  }
+}

@@ -1,0 +1,61 @@
+// The form of a rule sheet: sentences beside the fields they are about, a form drawn anew when a
+// choice changes its shape, and a range of cells pasted into a step table.
+
+const form = () => document.getElementById("draft-form");
+
+function send(act, more) {
+  return htmx.ajax("POST", form().action, {
+    source: form(), target: "#sheet-draft", swap: "outerHTML",
+    values: { ...fields(), act, ...more },
+  });
+}
+
+/** The form's fields as htmx wants them: a list where a name stands more than once. */
+function fields() {
+  const values = {};
+  for (const [name, value] of new FormData(form())) {
+    values[name] = name in values ? [].concat(values[name], value) : value;
+  }
+  return values;
+}
+
+// each sentence goes to the field whose place is named, or the nearest one that holds it
+function place() {
+  const messages = [...document.querySelectorAll(".field-msg")];
+  for (const m of messages) m.textContent = "";
+  for (const e of form().querySelectorAll("[aria-invalid]")) e.removeAttribute("aria-invalid");
+  for (const note of document.querySelectorAll("#draft-answer [data-place]")) {
+    const at = note.dataset.place;
+    const holds = (p) => at === p || at.startsWith(p + ".") || at.startsWith(p + "[");
+    const best = messages.filter((m) => holds(m.dataset.for)).sort((a, b) => b.dataset.for.length - a.dataset.for.length)[0];
+    if (best) best.textContent = note.querySelector("p").textContent;
+    const field = form().elements.namedItem(at);
+    if (field instanceof Element) field.setAttribute("aria-invalid", "true");
+  }
+}
+
+document.addEventListener("change", (e) => {
+  if (e.target.dataset?.shape) {
+    e.stopPropagation();
+    send("shape", {});
+  }
+});
+
+document.addEventListener("paste", (e) => {
+  const cell = e.target.closest?.(".steps input");
+  const text = e.clipboardData?.getData("text/plain") ?? "";
+  if (!cell || !/[\t\n;]/.test(text.trim())) return;
+  e.preventDefault();
+  const rule = cell.closest(".steps").dataset.rule;
+  send(`paste ${rule} ${cell.dataset.row} ${cell.dataset.column}`, { pasted: text });
+});
+
+// a note leads to its field
+document.addEventListener("click", (e) => {
+  const note = e.target.closest("#draft-answer [data-place]");
+  const field = note && form().elements.namedItem(note.dataset.place);
+  if (field instanceof Element) field.focus();
+});
+
+document.addEventListener("htmx:afterSettle", () => form() && place());
+place();
