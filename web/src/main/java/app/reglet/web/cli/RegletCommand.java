@@ -9,7 +9,7 @@ import picocli.CommandLine.Command;
     name = "reglet",
     description = "Book covers that follow their measurements.",
     mixinStandardHelpOptions = true,
-    subcommands = {MeasureCommand.class, InspectCommand.class})
+    subcommands = {MeasureCommand.class, TemplateCommand.class, InspectCommand.class})
 public final class RegletCommand {
   /** The exit code for input that can't be used. */
   static final int BAD_INPUT = 2;

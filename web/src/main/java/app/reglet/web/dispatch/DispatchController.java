@@ -1,16 +1,20 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.raster.EbookCover;
 import app.reglet.web.bench.Revisions;
+import app.reglet.web.shell.Downloads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.MeasureLine;
 import jakarta.servlet.http.HttpServletRequest;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import java.util.List;
+import java.util.Locale;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -18,8 +22,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** The place Dispatch: the press file. */
+/** The place Dispatch: the files that are handed over. */
 @Controller
 public class DispatchController {
   private final Covers covers;
@@ -30,51 +35,106 @@ public class DispatchController {
     this.revisions = revisions;
   }
 
+  /**
+   * A file that was made.
+   *
+   * @param page id of the page it holds
+   * @param name its name
+   * @param size in MB
+   * @param answers what the house would find in it
+   */
+  public record Made(String page, String name, String size, List<FitCheck.Answer> answers) {}
+
   @GetMapping("/editions/{id}/dispatch")
   String page(@PathVariable Long id, HttpServletRequest request, Model model) {
     Cover cover = covers.of(id, request);
     model.addAttribute("cover", cover);
     model.addAttribute("place", "dispatch");
-    model.addAttribute("line", app.reglet.web.titles.MeasureLine.of(cover));
-    model.addAttribute("fileName", cover.wrap().map(w -> name(cover, w)).orElse(null));
+    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute(
+        "fileNames",
+        cover.wrap().map(w -> files(w).stream().map(p -> name(cover, p)).toList()).orElse(null));
     return "dispatch";
   }
 
-  /** Makes the file, looks at it as a house would, and answers with what it found. */
+  /** The pages that are files of their own; the inside can't be composed yet and has none. */
+  private static List<Wrap> files(Wrap outside) {
+    return Pages.of(outside).stream().filter(p -> p.page() != Wrap.Page.INSIDE).toList();
+  }
+
+  /** Makes the files, looks at them as a house would, and answers with what it found. */
   @PostMapping("/editions/{id}/dispatch")
   String make(@PathVariable Long id, HttpServletRequest request, Model model) {
     Cover cover = covers.of(id, request);
-    byte[] file = file(cover);
-    PdfFacts facts = PdfFacts.read(file);
     model.addAttribute("cover", cover);
-    model.addAttribute("fileName", name(cover, cover.measured()));
-    model.addAttribute("size", String.format(java.util.Locale.ROOT, "%.2f MB", file.length / 1e6));
-    model.addAttribute("facts", facts);
-    model.addAttribute("answers", FitCheck.of(facts, cover.measured()));
+    model.addAttribute("made", files(cover.measured()).stream().map(p -> made(cover, p)).toList());
     return "dispatch :: made";
   }
 
+  private Made made(Cover cover, Wrap page) {
+    byte[] file;
+    List<FitCheck.Answer> answers;
+    if (cover.house().isShop()) {
+      EbookCover ebook = ebook(cover);
+      file = ebook.file();
+      answers = answers(ebook, cover);
+    } else {
+      file = file(cover, page);
+      answers = FitCheck.of(PdfFacts.read(file), cover.measured());
+    }
+    return new Made(
+        page.page().id(),
+        name(cover, page),
+        String.format(Locale.ROOT, "%.2f MB", file.length / 1e6),
+        answers);
+  }
+
+  private static List<FitCheck.Answer> answers(EbookCover ebook, Cover cover) {
+    String wanted = cover.measured().sheet().print(Unit.PX);
+    String found = ebook.width() + " × " + ebook.height() + " px";
+    int most = cover.house().files().mostMegabytes();
+    return List.of(
+        new FitCheck.Answer("Size", found.equals(wanted), wanted, found, ""),
+        new FitCheck.Answer(
+            "File",
+            true,
+            most == 0 ? "JPEG" : "JPEG up to " + most + " MB",
+            String.format(
+                Locale.ROOT,
+                "JPEG, %.2f MB at quality %d",
+                ebook.file().length / 1e6,
+                ebook.quality()),
+            ""));
+  }
+
   @GetMapping("/editions/{id}/press-file")
-  ResponseEntity<byte[]> pressFile(@PathVariable Long id, HttpServletRequest request) {
+  ResponseEntity<byte[]> pressFile(
+      @PathVariable Long id,
+      @RequestParam(defaultValue = "") String page,
+      HttpServletRequest request) {
     Cover cover = covers.of(id, request);
-    String name = name(cover, cover.measured());
-    return ResponseEntity.ok()
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString())
-        .contentType(MediaType.APPLICATION_PDF)
-        .body(file(cover));
+    List<Wrap> pages = files(cover.measured());
+    Wrap wanted =
+        pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
+    return cover.house().isShop()
+        ? Downloads.file(name(cover, wanted), MediaType.IMAGE_JPEG, ebook(cover).file())
+        : Downloads.file(name(cover, wanted), MediaType.APPLICATION_PDF, file(cover, wanted));
   }
 
-  private byte[] file(Cover cover) {
+  private static EbookCover ebook(Cover cover) {
     cover.measured();
-    return PressFile.make(cover.art().orElseThrow(), cover.book(), revisions.made(cover.edition()));
+    return EbookCover.make(cover.art().orElseThrow(), cover.house().files());
   }
 
-  private static String name(Cover cover, Wrap wrap) {
-    return PressFile.name(cover.book(), wrap, "wrap", cover.edition().getRevision());
+  private byte[] file(Cover cover, Wrap page) {
+    return PressFile.make(
+        cover.art().orElseThrow(), page, cover.book(), revisions.made(cover.edition()));
+  }
+
+  private static String name(Cover cover, Wrap page) {
+    int revision = cover.edition().getRevision();
+    return cover.house().isShop()
+        ? PressFile.stem(cover.book(), page, "ebook") + "_r" + revision + ".jpg"
+        : PressFile.name(cover.book(), page, page.page().id(), revision);
   }
 }

@@ -1,0 +1,71 @@
+package app.reglet.press.raster;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.house.FileRules;
+import app.reglet.press.art.Artwork;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+
+/**
+ * The cover of an ebook as a JPEG: the front alone, one pixel of the file for one px of the sheet,
+ * sRGB. The quality is the highest of a few that keeps to the shop's largest file.
+ *
+ * @param file the JPEG
+ * @param width pixels
+ * @param height pixels
+ * @param quality of 100
+ */
+public record EbookCover(byte[] file, int width, int height, int quality) {
+  /** 1 px is 1/96 in (W3C CSS Values and Units 4, 5.2). */
+  private static final int PPI = 96;
+
+  private static final int[] QUALITIES = {92, 88, 84, 80, 74, 68, 60};
+
+  /**
+   * Makes the file.
+   *
+   * @throws Refusal when even the lowest quality is larger than the shop takes
+   */
+  public static EbookCover make(Artwork artwork, FileRules rules) {
+    BufferedImage image = ArtworkRaster.render(artwork, PPI);
+    long most = rules.mostMegabytes() == 0 ? Long.MAX_VALUE : rules.mostMegabytes() * 1_000_000L;
+    byte[] file = null;
+    for (int quality : QUALITIES) {
+      file = jpeg(image, quality / 100f);
+      if (file.length <= most) {
+        return new EbookCover(file, image.getWidth(), image.getHeight(), quality);
+      }
+    }
+    throw new Refusal(
+        String.format(
+            java.util.Locale.ROOT,
+            "The cover comes out at %.2f MB even at quality %d; the shop takes %d MB: choose a smaller cover.",
+            file.length / 1e6,
+            QUALITIES[QUALITIES.length - 1],
+            rules.mostMegabytes()));
+  }
+
+  private static byte[] jpeg(BufferedImage image, float quality) {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
+      ImageWriteParam param = writer.getDefaultWriteParam();
+      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      param.setCompressionQuality(quality);
+      writer.setOutput(out);
+      writer.write(null, new IIOImage(image, null, null), param);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } finally {
+      writer.dispose();
+    }
+    return bytes.toByteArray();
+  }
+}
