@@ -3,20 +3,9 @@
 
 const form = () => document.getElementById("draft-form");
 
+/** Sends the form as it stands when its turn has come, with what a button or a paste asks for. */
 function send(act, more) {
-  return htmx.ajax("POST", form().action, {
-    source: form(), target: "#sheet-draft", swap: "outerHTML",
-    values: { ...fields(), act, ...more },
-  });
-}
-
-/** The form's fields as htmx wants them: a list where a name stands more than once. */
-function fields() {
-  const values = {};
-  for (const [name, value] of new FormData(form())) {
-    values[name] = name in values ? [].concat(values[name], value) : value;
-  }
-  return values;
+  return htmx.ajax("POST", form().action, { source: form(), target: "#sheet-draft", swap: "outerHTML", values: { act, ...more } });
 }
 
 // each sentence goes to the field whose place is named, or the nearest one that holds it

@@ -115,4 +115,129 @@ public class CommandLineTest {
     assertThat(said.err()).contains(sentence).doesNotContain("\tat ");
     assertThat(said.out()).isEmpty();
   }
+
+  @Test
+  public void measuresEveryBinding() {
+    Said jacket =
+        run(
+            "measure",
+            "--house",
+            "dunlin-casebinders",
+            "--binding",
+            "dust-jacket",
+            "--trim",
+            "6 x 9",
+            "--pages",
+            "240",
+            "--stock",
+            "cream",
+            "--front-flap",
+            "4 in");
+    // 3.5 + 2 × 6.4875 + 0.8125 + 4 + 2 × 0.125 = 21.5375
+    assertThat(jacket.exit()).as(jacket.err()).isZero();
+    assertThat(jacket.out()).contains("= 21.5375 in").contains("Hinge, back");
+    Said told =
+        run(
+            "measure",
+            "--house",
+            "sandling-and-daughters",
+            "--trim",
+            "A5",
+            "--pages",
+            "160",
+            "--stock",
+            "feather-90",
+            "--told-spine",
+            "11.8 mm",
+            "--csv");
+    assertThat(told.out().lines().filter(l -> l.startsWith("spine,sheet")))
+        .singleElement()
+        .satisfies(l -> assertThat(l).startsWith("spine,sheet,,0,0,11.8,216,"));
+    Said inside =
+        run(
+            "measure",
+            "--house",
+            "osier-row",
+            "--trim",
+            "A5",
+            "--pages",
+            "320",
+            "--stock",
+            "bulky-80",
+            "--inside",
+            "--json");
+    JsonNode root = JsonMapper.builder().build().readTree(inside.out());
+    assertThat(root.at("/pages").size()).isEqualTo(2);
+    assertThat(root.at("/pages/1/panels/0/panel").stringValue()).isEqualTo("front");
+    Said ebook = run("measure", "--house", "lantern-shelf", "--trim", "1600 x 2560 px");
+    assertThat(ebook.exit()).as(ebook.err()).isZero();
+    assertThat(ebook.out()).contains("1600 × 2560 px");
+    Said odd =
+        run(
+            "measure",
+            "--house",
+            "whimbrel-digital",
+            "--binding",
+            "saddle-stitched",
+            "--trim",
+            "5.5 x 8.5",
+            "--pages",
+            "30",
+            "--stock",
+            "cream");
+    assertThat(odd.out()).contains("To mend: 30 pages can't be bound");
+  }
+
+  @Test
+  public void templatesAreWritten() throws IOException {
+    Path to = Files.createTempDirectory("templates");
+    Said said =
+        run(
+            "template",
+            "--house",
+            "gannet-and-gauge",
+            "--trim",
+            "6 x 9",
+            "--pages",
+            "100",
+            "--stock",
+            "white",
+            "--ppi",
+            "96",
+            "--name",
+            "salt",
+            "--to",
+            to.toString(),
+            "--kind",
+            "svg,pdf,png,zip");
+    assertThat(said.exit()).as(said.err()).isZero();
+    try (var files = Files.list(to)) {
+      assertThat(files.map(f -> f.getFileName().toString()))
+          .containsExactlyInAnyOrder("salt.svg", "salt.pdf", "salt_96ppi.png", "salt.zip");
+    }
+    // 12.4752 × 96 = 1197.6, 9.25 × 96 = 888
+    var png = javax.imageio.ImageIO.read(to.resolve("salt_96ppi.png").toFile());
+    assertThat(png.getWidth()).isEqualTo(1198);
+    assertThat(png.getHeight()).isEqualTo(888);
+    for (String[] bad :
+        new String[][] {{"--kind", "doc"}, {"--ppi", "5"}, {"--name", "../x"}, {"--ppi", "x"}}) {
+      Said refused =
+          run(
+              "template",
+              "--house",
+              "gannet-and-gauge",
+              "--trim",
+              "6 x 9",
+              "--pages",
+              "100",
+              "--stock",
+              "white",
+              "--to",
+              to.toString(),
+              bad[0],
+              bad[1]);
+      assertThat(refused.exit()).isEqualTo(2);
+      assertThat(refused.err()).isNotBlank().doesNotContain("\tat ");
+    }
+  }
 }

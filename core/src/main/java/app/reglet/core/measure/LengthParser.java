@@ -247,7 +247,8 @@ final class LengthParser {
     if (digits.length() > LONGEST_NUMBER) {
       throw new Refusal("“" + digits + "” has more digits than a length can need.");
     }
-    if (digits.matches("\\d{1,3}(,\\d{3})+")) {
+    // a nought before the comma can only be a decimal: no group of thousands begins so
+    if (digits.matches("[1-9]\\d{0,2}(,\\d{3})+")) {
       String other = digits.replace(",", "");
       throw new Refusal(
           "“"

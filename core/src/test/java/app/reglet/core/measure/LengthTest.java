@@ -26,6 +26,8 @@ public class LengthTest {
       {"6 in + 3 mm", Unit.IN, "155.4 mm"},
       {"6 in - 1/2", Unit.IN, "5.5 in"},
       {"12,5 mm", Unit.IN, "12.5 mm"},
+      {"0,125 in", Unit.MM, "0.125 in"}, // a nought begins no group of thousands
+      {"96 px", Unit.PX, "1 in"}, // the reference pixel, W3C CSS Values and Units 4
       {"١٢ mm", Unit.IN, "12 mm"}, // Arabic-Indic digits
       {"６ in", Unit.MM, "6 in"}, // full-width digit
       {"72 pt", Unit.MM, "1 in"},
@@ -58,6 +60,7 @@ public class LengthTest {
       {"   ", "Nothing is typed"},
       {"6 furlongs", "furlongs"},
       {"6 in * 3 in", "area"},
+      {"600 px", "without a resolution"},
       {"6 / 0", "zero"},
       {"6 / 2 in", null}, // read as the fraction 6/2 in
       {"6 in / 2 in", "divides by a length"},

@@ -84,7 +84,7 @@ public final class TemplatePdf {
       automatic.add(application);
     }
     COSDictionary standard =
-        (COSDictionary) ((COSDictionary) properties.getCOSObject()).getDictionaryObject(COSName.D);
+        (COSDictionary) properties.getCOSObject().getDictionaryObject(COSName.D);
     standard.setItem(COSName.getPDFName("AS"), automatic);
     document.getDocumentCatalog().setOCProperties(properties);
     return guides;

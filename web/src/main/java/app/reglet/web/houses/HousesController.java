@@ -73,7 +73,7 @@ public class HousesController {
   }
 
   /** The published JSON Schema of rule sheets. */
-  @GetMapping("/rule-sheet.schema.json")
+  @GetMapping("/houses/rule-sheet.schema.json")
   ResponseEntity<byte[]> schema() throws IOException {
     try (InputStream in = RuleSheet.class.getResourceAsStream("/rule-sheet.schema.json")) {
       return ResponseEntity.ok()

@@ -22,7 +22,9 @@ final class SheetEdit {
           "bindings.spine.gsm",
           "bindings.spine.bulk",
           "bindings.spine.volume",
-          "bindings.cost.fixed",
+          "bindings.cost.fixed");
+  private static final Set<String> COUNTS =
+      Set.of(
           "bindings.spine.rows.from",
           "bindings.spine.rows.to",
           "bindings.pages.least",
@@ -100,7 +102,9 @@ final class SheetEdit {
     } else if (text.isEmpty()) {
       path.set(root, null);
     } else if (NUMBERS.contains(kind) || kind.startsWith("bindings.cost.perPage.")) {
-      path.set(root, number(text));
+      path.set(root, number(text, "-?\\d{1,20}(\\.\\d{1,20})?"));
+    } else if (COUNTS.contains(kind)) {
+      path.set(root, number(text, "-?\\d{1,20}"));
     } else {
       path.set(root, root.stringNode(text));
     }
@@ -117,7 +121,7 @@ final class SheetEdit {
   }
 
   /** A number, with a decimal comma and digits of any script; else the text as typed. */
-  private JsonNode number(String text) {
+  private JsonNode number(String text, String form) {
     StringBuilder plain = new StringBuilder();
     text.codePoints()
         .filter(c -> c != ' ' && c != '\u00a0' && c != '\u202f')
@@ -125,7 +129,7 @@ final class SheetEdit {
             c ->
                 plain.appendCodePoint(
                     Character.isDigit(c) ? '0' + Character.digit(c, 10) : c == ',' ? '.' : c));
-    return plain.toString().matches("-?\\d{1,20}(\\.\\d{1,20})?")
+    return plain.toString().matches(form)
         ? root.numberNode(new BigDecimal(plain.toString()))
         : root.stringNode(text);
   }
