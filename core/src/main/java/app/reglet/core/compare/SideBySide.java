@@ -122,11 +122,13 @@ public final class SideBySide {
                 : Optional.empty(),
             asked.toldSpine(),
             asked.insidePrinted());
-    // a screen has no trim and no inside: a shop takes the shape
+    // a screen has no trim and no inside: between paper and screen only the shape is carried
     Specification wished =
         house.isShop()
             ? plain.withTrim(rules.trims().nearestShape(asked.trim())).withInsidePrinted(false)
-            : plain;
+            : asked.binding() == Binding.EBOOK
+                ? plain.withTrim(rules.trims().nearestShape(asked.trim()))
+                : plain;
     List<Finding> unmet = OfferCheck.run(wished, house, unit);
     Specification taken = nearest(wished, rules);
     Optional<BigDecimal> cost =

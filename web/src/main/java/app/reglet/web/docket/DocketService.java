@@ -307,7 +307,9 @@ public class DocketService {
 
   private void flaps(
       EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
-    if (form.frontFlap() == null && form.backFlap() == null) {
+    if (form.frontFlap() == null && form.backFlap() == null
+        || problems.containsKey("frontFlap")
+        || problems.containsKey("backFlap")) {
       return;
     }
     Optional<Length> usual =

@@ -75,11 +75,21 @@ final class SheetEdit {
       }
     }
     for (JsonNode binding : items(root.get("bindings"))) {
+      if (binding.at("/cost/perPage") instanceof ObjectNode prices) {
+        // a name that can be no ink's has no field to mend it in
+        new ArrayList<>(prices.propertyNames())
+            .stream().filter(n -> !isId(n)).forEach(prices::remove);
+      }
       for (JsonNode rule : items(binding.get("spine"))) {
         keepOfKind((ObjectNode) rule);
       }
     }
     prune(root, "");
+  }
+
+  /** Whether a text may be a short name: small letters, digits and hyphens. */
+  static boolean isId(String text) {
+    return text.matches("[a-z0-9][a-z0-9-]{0,59}");
   }
 
   private static boolean isPlace(String name) {

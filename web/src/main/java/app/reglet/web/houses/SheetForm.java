@@ -309,7 +309,7 @@ record SheetForm(
         List<Field> cost = new ArrayList<>();
         cost.add(text(p + ".cost.currency", "Currency", "GBP"));
         cost.add(figure(p + ".cost.fixed", "Fixed, a copy", "0.95", "0.95"));
-        for (Option ink : named("inks")) {
+        for (Option ink : priced(p + ".cost.perPage")) {
           cost.add(
               figure(
                   p + ".cost.perPage." + ink.value(),
@@ -409,6 +409,20 @@ record SheetForm(
 
     private List<Item> rows(String list, java.util.function.Function<String, List<Field>> fields) {
       return items(list).stream().map(p -> new Item(p, fields.apply(p))).toList();
+    }
+
+    /** The inks that may have a price: the listed ones, and those that have one all the same. */
+    private List<Option> priced(String prices) {
+      List<Option> inks = new ArrayList<>(named("inks"));
+      inks.removeIf(o -> !SheetEdit.isId(o.value()));
+      if (at(prices) != null && at(prices).isObject()) {
+        for (String id : at(prices).propertyNames()) {
+          if (SheetEdit.isId(id) && inks.stream().noneMatch(o -> o.value().equals(id))) {
+            inks.add(option(id, id + " (not listed)"));
+          }
+        }
+      }
+      return inks;
     }
 
     /** The paths of a list's items. */

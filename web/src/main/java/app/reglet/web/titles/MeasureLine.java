@@ -1,5 +1,6 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.house.SpineRule;
 import app.reglet.core.wrap.Wrap;
 
 /**
@@ -34,12 +35,21 @@ public record MeasureLine(
     long mend = cover.toMend();
     return new MeasureLine(
         book(cover, wrap),
-        cover.house().isShop() ? "" : wrap.spine().stated().print(unit),
+        spine(cover, wrap),
         wrap.sheet().print(unit),
         stated,
         cover.house().isShop() ? "" : cover.spineType().map(t -> t.print(unit)).orElse(""),
         mend,
         cover.findings().size() - mend);
+  }
+
+  private static String spine(Cover cover, Wrap wrap) {
+    if (cover.house().isShop()) {
+      return "";
+    }
+    return wrap.spine().by().rule() instanceof SpineRule.None
+        ? "none"
+        : wrap.spine().stated().print(cover.unit());
   }
 
   private static String book(Cover cover, Wrap wrap) {
