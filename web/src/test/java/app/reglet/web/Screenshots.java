@@ -26,7 +26,22 @@ public class Screenshots {
   public void take() throws Exception {
     shot("titles", "/titles");
     shot("house", "/houses/osier-row");
+    shot("houses", "/houses");
     shot("docket", "/editions/2/docket");
+    shot("docket-jacket", "/editions/5/docket");
+    shot("what-if", "/editions/4/what-if");
+    shot("side-by-side", "/editions/1/side-by-side");
+    page.navigate("/editions/6/templates");
+    page.locator("#sizes table").waitFor();
+    shot("templates");
+    page.navigate("/houses/dunlin-casebinders");
+    page.getByText("Copy it").click();
+    page.locator("#draft-answer .example").first().waitFor();
+    page.locator(".steps").first().scrollIntoViewIfNeeded();
+    page.evaluate("window.scrollTo(0, 590)");
+    shot("house-draft");
+    page.onDialog(d -> d.accept());
+    page.getByText("Throw away").click();
     shot("bench", "/editions/1/bench");
     shot("bench-piece", "/editions/2/bench?chosen=title");
     page.navigate("/editions/1/dispatch");
