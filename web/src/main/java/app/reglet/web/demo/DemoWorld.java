@@ -25,6 +25,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * The demo: titles of the made-up island press Sedge & Samphire. Authors, books, ISBNs' owners,
@@ -57,7 +58,9 @@ public class DemoWorld implements ApplicationRunner {
     this.clock = clock;
   }
 
+  /** All of it or nothing: a demo that is stopped while it is put in starts anew the next time. */
   @Override
+  @Transactional
   public void run(ApplicationArguments args) {
     if (books.count() > 0) {
       return;
