@@ -10,9 +10,11 @@ import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.book.ToldSpine;
 import app.reglet.core.house.Houses;
+import app.reglet.core.house.Ink;
 import app.reglet.core.house.Make;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.RuleSheetReader;
+import app.reglet.core.house.Stock;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -223,29 +225,78 @@ public class EveryBindingTest {
     }
   }
 
+  /** More pages never make a thinner spine, at any house, whatever it rounds. */
+  @Test
+  public void spinesGrowWithPages() {
+    int compared = 0;
+    for (RuleSheet house : Houses.all()) {
+      for (Binding binding : house.bindings().keySet()) {
+        for (Stock stock : house.stocks()) {
+          for (Ink ink : house.inks()) {
+            Length before = Length.ZERO;
+            for (int pages = 4; pages < 700; pages += 3) {
+              Specification spec =
+                  Specification.of(
+                          binding,
+                          Size.parse("A5", Unit.MM),
+                          pages,
+                          stock.id(),
+                          ink.id(),
+                          PageTurn.LTR)
+                      .withToldSpine(Optional.of(new ToldSpine(Length.mm("9"), "")));
+              Wrap w;
+              try {
+                w = Measuring.measure(spec, house);
+              } catch (Refusal outsideTheTable) {
+                continue;
+              }
+              assertThat(w.spine().stated()).isGreaterThanOrEqualTo(before);
+              assertThat(w.sheet().width().minus(w.spine().stated()).minus(w.margin().left()))
+                  .as("the rest of the sheet stays")
+                  .isGreaterThan(Length.ZERO);
+              before = w.spine().stated();
+              compared++;
+            }
+          }
+        }
+      }
+    }
+    assertThat(compared).isGreaterThan(5000);
+  }
+
   @Test
   public void inchesAndMillimetresOfTheSameFactsAgree() {
-    // the metric text of the inch house's sheet: every length written in mm
-    String inches = Houses.text("gannet-and-gauge");
-    String metric =
-        java.util.regex.Pattern.compile("\"([0-9.]+) in\"")
-            .matcher(inches)
-            .replaceAll(m -> "\"" + Length.in(m.group(1)).exact(Unit.MM) + " mm\"");
-    assertThat(metric).contains("3.175 mm").isNotEqualTo(inches);
-    RuleSheet mm = RuleSheetReader.read(metric);
-    for (int pages = 24; pages < 700; pages += 2) {
-      Specification spec =
-          Specification.of(
-              Binding.PERFECT_BOUND,
-              Size.parse("6 x 9", Unit.IN),
-              pages,
-              "cream",
-              "black",
-              PageTurn.RTL);
-      Wrap a = Measuring.measure(spec, Houses.GANNET);
-      Wrap b = Measuring.measure(spec, mm);
-      assertThat(a.sheet().width().minus(b.sheet().width()).abs()).isLessThan(Length.mm("0.001"));
-      assertThat(a.panels()).isEqualTo(b.panels());
+    int compared = 0;
+    for (String id : new String[] {"gannet-and-gauge", "dunlin-casebinders", "whimbrel-digital"}) {
+      // the metric text of an inch house's sheet: every length written in mm
+      String inches = Houses.text(id);
+      String metric =
+          java.util.regex.Pattern.compile("\"([0-9.]+) in\"")
+              .matcher(inches)
+              .replaceAll(m -> "\"" + Length.in(m.group(1)).exact(Unit.MM) + " mm\"");
+      assertThat(metric).contains("3.175 mm").isNotEqualTo(inches);
+      RuleSheet in = RuleSheetReader.read(inches);
+      RuleSheet mm = RuleSheetReader.read(metric);
+      for (Binding binding : in.bindings().keySet()) {
+        for (int pages = 24; pages < 700; pages += 2) {
+          Specification spec =
+              Specification.of(
+                  binding, Size.parse("6 x 9", Unit.IN), pages, "cream", "black", PageTurn.RTL);
+          Wrap a;
+          try {
+            a = Measuring.measure(spec, in);
+          } catch (Refusal outsideTheTable) {
+            continue;
+          }
+          Wrap b = Measuring.measure(spec, mm);
+          assertThat(a.sheet().width().minus(b.sheet().width()).abs())
+              .isLessThan(Length.mm("0.001"));
+          assertThat(a.panels()).isEqualTo(b.panels());
+          assertThat(a.zones()).isEqualTo(b.zones());
+          compared++;
+        }
+      }
     }
+    assertThat(compared).isGreaterThan(1000);
   }
 }

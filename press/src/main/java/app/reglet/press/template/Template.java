@@ -50,23 +50,32 @@ public final class Template {
     double px = page.house().isShop() ? PX * 4 : PX;
     List<Item> items = new ArrayList<>(Guides.of(page, unit, px));
     for (Panel p : page.panels()) {
-      Frame f = Frame.of(p.trim());
-      String text = page.nameOf(p.kind()) + "  " + p.trim().size().brief(unit);
-      boolean upright = f.width() > text.length() * 6 * px;
-      items.add(
-          new Item.Label(
-              "names",
-              text,
-              upright ? f.x() + f.width() / 2 : f.x() + f.width() / 2 + 3.4 * px,
-              f.y() + f.height() * (upright ? 0.5 : 0.25) - 4 * px,
-              Item.Anchor.MIDDLE,
-              10 * px,
-              upright ? 0 : -90,
-              true,
-              false,
-              "panel-name"));
+      if (!p.kind().isHinge()) {
+        items.add(name(page, p, unit, px));
+      }
     }
     return items;
+  }
+
+  /**
+   * A panel's name and size: at its head on the left, or upright beside the middle where narrow.
+   */
+  private static Item name(Wrap page, Panel p, Unit unit, double px) {
+    Frame trim = Frame.of(p.trim());
+    Frame safe = p.safe().isEmpty() ? trim : Frame.of(p.safe());
+    String text = page.nameOf(p.kind()) + "  " + p.trim().size().brief(unit);
+    boolean level = safe.width() > text.length() * 6 * px;
+    return new Item.Label(
+        "names",
+        text,
+        level ? safe.x() + 5 * px : trim.x() + trim.width() / 2 - 4 * px,
+        level ? safe.y() + 15 * px : safe.y() + 8 * px,
+        level ? Item.Anchor.START : Item.Anchor.END,
+        10 * px,
+        level ? 0 : -90,
+        true,
+        false,
+        "panel-name");
   }
 
   /** The template of one page as an SVG document: user unit 1 mm, each kind of guide a group. */
