@@ -279,7 +279,7 @@ public class HousesTest {
   @Test
   public void anImportedSheetWithFaultsOpensOnItsForm() {
     importDocument(own("faulty").replace("\"bleed\": \"0.125 in\"", "\"bleeds\": 7"));
-    assertThat(page.locator("#draft-answer")).containsText("“bindings[0].bleed” is missing");
+    assertThat(page.locator("#draft-answer")).containsText("Perfect bound, bleed is missing");
     assertThat(field("name")).hasValue("House faulty");
   }
 

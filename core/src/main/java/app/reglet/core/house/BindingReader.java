@@ -11,71 +11,92 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Reads one object of a rule sheet's {@code bindings}; see docs/rule-sheets.md. */
 final class BindingReader {
   private BindingReader() {}
 
-  /** What the sheet says of one binding. */
-  static BindingRules read(DocumentPart part, Set<String> stocks, Set<String> inks) {
-    Binding binding = part.choice("binding", Binding.values(), null);
-    List<SpineCase> spine = new ArrayList<>();
-    for (DocumentPart c : part.parts("spine")) {
-      spine.add(spineCase(c, stocks, inks));
+  /** What the sheet says of one binding; null when something of it can't be read. */
+  static BindingRules read(DocumentPart part, Set<String> stocks, Set<String> inks, Faults faults) {
+    int before = faults.count();
+    Binding binding = faults.read(() -> part.choice("binding", Binding.values(), null), null);
+    if (binding == null) {
+      return null;
     }
-    if (spine.isEmpty()) {
-      throw part.refuse("spine", "must list at least one spine rule.");
+    boolean cased = binding == Binding.CASE_LAMINATE;
+    List<SpineCase> spine = new ArrayList<>();
+    for (DocumentPart c : faults.read(() -> part.parts("spine"), List.<DocumentPart>of())) {
+      SpineCase read = faults.read(() -> spineCase(c, stocks, inks), null);
+      if (read != null) {
+        faults.check(() -> suits(binding, read, part));
+        spine.add(read);
+      }
+    }
+    if (spine.isEmpty() && faults.count() == before) {
+      faults.add(part.refuse("spine", "must list at least one spine rule."));
     }
     List<PageLimit> pages = new ArrayList<>();
-    for (DocumentPart p : part.parts("pages")) {
-      pages.add(pageLimit(p, stocks));
+    for (DocumentPart p : faults.read(() -> part.parts("pages"), List.<DocumentPart>of())) {
+      PageLimit limit = faults.read(() -> pageLimit(p, stocks), null);
+      if (limit != null) {
+        pages.add(limit);
+      }
     }
-    Make make = make(binding, part);
-    boolean cased = make instanceof Make.Case;
-    Length bleed = binding == Binding.EBOOK || cased ? Length.ZERO : part.length("bleed");
+    Make make = faults.read(() -> make(binding, part), new Make.Plain());
+    Length bleed =
+        binding == Binding.EBOOK || cased
+            ? Length.ZERO
+            : faults.read(() -> part.length("bleed"), Length.ZERO);
+    if (cased && part.has("bleed")) {
+      faults.add(part.refuse("bleed", "can't be given for a case: the turn-in takes its place."));
+    }
     BindingRules rules =
         new BindingRules(
             binding,
             make,
             spine,
-            trims(part.part("trims")),
+            faults.read(() -> trims(part.part("trims")), null),
             pages,
             bleed,
-            safe(part.part("safe")),
-            part.optionalPart("spineType")
-                .map(BindingReader::spineType)
-                .orElse(
-                    new SpineTypeRule(
-                        Integer.MAX_VALUE,
-                        Length.ZERO,
-                        Length.ZERO,
-                        SpineTypeRule.Direction.TOP_TO_BOTTOM)),
-            part.optionalPart("barcode").map(BindingReader::barcode),
-            part.optionalPart("inside").map(BindingReader::inside),
-            part.optionalPart("parts").map(BindingReader::parts),
-            part.length("blockBleed", bleed),
-            part.optionalPart("cost").map(p -> cost(p, inks)));
-    if (cased && part.has("bleed")) {
-      throw part.refuse("bleed", "can't be given for a case: the turn-in takes its place.");
+            faults.read(() -> safe(part.part("safe")), null),
+            faults
+                .read(
+                    () -> part.optionalPart("spineType").map(BindingReader::spineType),
+                    Optional.<SpineTypeRule>empty())
+                .orElse(SpineTypeRule.NONE),
+            optional(part, "barcode", BindingReader::barcode, faults),
+            optional(part, "inside", BindingReader::inside, faults),
+            optional(part, "parts", BindingReader::parts, faults),
+            faults.read(() -> part.length("blockBleed", bleed), Length.ZERO),
+            optional(part, "cost", p -> cost(p, inks), faults));
+    // what could not be read was not asked for to its end: only a clean part tells odd fields
+    if (faults.count() == before) {
+      faults.check(part::end);
     }
-    for (SpineCase c : spine) {
-      boolean none = c.rule() instanceof SpineRule.None;
-      if (none != (binding == Binding.SADDLE_STITCHED || binding == Binding.EBOOK)) {
-        throw part.refuse(
-            "spine",
-            none
-                ? "is “none”, but " + binding.title().toLowerCase() + " has a spine."
-                : "must be “none”: " + binding.title().toLowerCase() + " has no spine.");
-      }
+    return faults.count() == before ? rules : null;
+  }
+
+  private static <T> Optional<T> optional(
+      DocumentPart part, String key, Function<DocumentPart, T> reading, Faults faults) {
+    return faults.read(() -> part.optionalPart(key).map(reading), Optional.<T>empty());
+  }
+
+  private static void suits(Binding binding, SpineCase rule, DocumentPart part) {
+    boolean none = rule.rule() instanceof SpineRule.None;
+    if (none != (binding == Binding.SADDLE_STITCHED || binding == Binding.EBOOK)) {
+      throw part.refuse(
+          "spine",
+          none
+              ? "is “none”, but " + binding.title().toLowerCase() + " has a spine."
+              : "must be “none”: " + binding.title().toLowerCase() + " has no spine.");
     }
-    part.end();
-    return rules;
   }
 
   private static Set<String> known(DocumentPart part, String key, Set<String> ids) {
     Set<String> wanted = part.texts(key);
     for (String id : wanted) {
-      if (!ids.contains(id)) {
+      if (ids != null && !ids.contains(id)) {
         throw part.refuse(key, "names “" + id + "”, which the sheet does not list.");
       }
     }
@@ -299,7 +320,7 @@ final class BindingReader {
     DocumentPart perPage = part.part("perPage");
     Map<String, BigDecimal> prices = new HashMap<>();
     for (String ink : perPage.keys()) {
-      if (!inks.contains(ink)) {
+      if (inks != null && !inks.contains(ink)) {
         throw perPage.refuse(ink, "is an ink which the sheet does not list.");
       }
       prices.put(ink, perPage.price(ink));

@@ -11,6 +11,7 @@ import app.reglet.core.measure.Rounding;
 import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,7 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
@@ -47,7 +47,7 @@ public final class RuleSheetReader {
           .build();
 
   private final JsonNode root;
-  private final List<Refusal> problems = new ArrayList<>();
+  private final Faults faults = new Faults();
 
   private RuleSheetReader(JsonNode root) {
     this.root = root;
@@ -61,8 +61,8 @@ public final class RuleSheetReader {
   public static RuleSheet read(String json) {
     RuleSheetReader reader = new RuleSheetReader(parse(json));
     RuleSheet sheet = reader.sheet();
-    if (!reader.problems.isEmpty()) {
-      throw reader.problems.get(0);
+    if (reader.faults.count() > 0) {
+      throw reader.faults.all().get(0);
     }
     return sheet;
   }
@@ -72,7 +72,7 @@ public final class RuleSheetReader {
     try {
       RuleSheetReader reader = new RuleSheetReader(parse(json));
       reader.sheet();
-      return reader.problems;
+      return reader.faults.all();
     } catch (Refusal r) {
       return List.of(r);
     }
@@ -108,16 +108,6 @@ public final class RuleSheetReader {
     }
   }
 
-  /** One part of the document; what is wrong with it is noted and the rest read on. */
-  private <T> T part(Supplier<T> reading, T otherwise) {
-    try {
-      return reading.get();
-    } catch (Refusal r) {
-      problems.add(r);
-      return otherwise;
-    }
-  }
-
   private RuleSheet sheet() {
     DocumentPart doc = new DocumentPart(root, "", Unit.MM);
     String format = doc.text("format");
@@ -126,54 +116,59 @@ public final class RuleSheetReader {
     }
     Unit unit = doc.choice("unit", new Unit[] {Unit.IN, Unit.MM, Unit.PX}, null);
     DocumentPart in = doc.in(unit);
-    String id = part(() -> in.id("id"), "");
-    String name = part(() -> in.text("name"), "");
-    String about = part(() -> in.text("about", ""), "");
+    String id = faults.read(() -> in.id("id"), "");
+    String name = faults.read(() -> in.text("name"), "");
+    String about = faults.read(() -> in.text("about", ""), "");
     boolean shop = unit == Unit.PX;
-    List<Stock> stocks = part(() -> stocks(in, shop), List.of());
-    List<Ink> inks = part(() -> inks(in, shop), List.of());
-    Map<Binding, BindingRules> bindings = part(() -> bindings(in, stocks, inks), Map.of());
-    FileRules files = part(() -> files(in.part("files")), null);
+    List<Stock> stocks = faults.read(() -> stocks(in, shop), null);
+    List<Ink> inks = faults.read(() -> inks(in, shop), null);
+    Set<Binding> named = EnumSet.noneOf(Binding.class);
+    Map<Binding, BindingRules> bindings =
+        faults.read(() -> bindings(in, ids(stocks), ids(inks), named), Map.of());
+    FileRules files = faults.read(() -> files(in.part("files")), null);
     List<WorkedExample> examples =
-        part(() -> examples(in, bindings.keySet(), ids(stocks), ids(inks)), List.of());
-    part(
-        () -> {
-          in.end();
-          return null;
-        },
-        null);
-    return problems.isEmpty()
+        faults.read(() -> examples(in, named, ids(stocks), ids(inks)), List.of());
+    faults.check(in::end);
+    return faults.count() == 0
         ? new RuleSheet(id, name, unit, about, stocks, inks, bindings, files, examples)
         : null;
   }
 
-  private Map<Binding, BindingRules> bindings(DocumentPart in, List<Stock> stocks, List<Ink> inks) {
+  private Map<Binding, BindingRules> bindings(
+      DocumentPart in, Set<String> stocks, Set<String> inks, Set<Binding> named) {
     Map<Binding, BindingRules> bindings = new EnumMap<>(Binding.class);
-    for (DocumentPart each : in.parts("bindings")) {
-      BindingRules rules = part(() -> BindingReader.read(each, ids(stocks), ids(inks)), null);
-      if (rules == null) {
-        continue;
+    List<DocumentPart> parts = in.parts("bindings");
+    if (parts.isEmpty()) {
+      throw in.refuse("bindings", "must list at least one binding.");
+    }
+    for (DocumentPart each : parts) {
+      Binding binding =
+          new Faults().read(() -> each.choice("binding", Binding.values(), null), null);
+      if (binding != null && !named.add(binding)) {
+        faults.add(each.refuse("binding", "stands twice: “" + binding.id() + "”."));
       }
-      boolean screen = rules.binding() == Binding.EBOOK;
-      if (screen != (in.unit() == Unit.PX)) {
-        problems.add(
+      boolean screen = binding == Binding.EBOOK;
+      if (binding != null && screen != (in.unit() == Unit.PX)) {
+        faults.add(
             each.refuse(
                 "binding",
                 screen
                     ? "is “ebook”, which is measured in pixels: give the sheet the unit “px”."
                     : "is of paper; a sheet in pixels has the binding “ebook” only."));
       }
-      if (bindings.put(rules.binding(), rules) != null) {
-        problems.add(each.refuse("binding", "stands twice: “" + rules.binding().id() + "”."));
+      BindingRules rules = BindingReader.read(each, stocks, inks, faults);
+      if (rules != null) {
+        bindings.put(rules.binding(), rules);
       }
-    }
-    if (bindings.isEmpty() && problems.isEmpty()) {
-      throw in.refuse("bindings", "must list at least one binding.");
     }
     return bindings;
   }
 
+  /** The ids of a list; null, for any, when the list itself could not be read. */
   private static Set<String> ids(List<? extends Choice> choices) {
+    if (choices == null) {
+      return null;
+    }
     Set<String> ids = new LinkedHashSet<>();
     choices.forEach(s -> ids.add(s.id()));
     return ids;
@@ -238,7 +233,7 @@ public final class RuleSheetReader {
           "examples", "is empty: give at least one worked example, from the house's own guide.");
     }
     for (DocumentPart each : parts) {
-      WorkedExample example = part(() -> example(each, bindings, stocks, inks), null);
+      WorkedExample example = faults.read(() -> example(each, bindings, stocks, inks), null);
       if (example != null) {
         examples.add(example);
       }
@@ -267,7 +262,7 @@ public final class RuleSheetReader {
             binding,
             part.size("trim"),
             binding == Binding.EBOOK ? 1 : part.count("pages", 1, MOST_PAGES),
-            known(part, "stock", stocks, stocks.size() < 2),
+            known(part, "stock", stocks, stocks == null || stocks.size() < 2),
             known(part, "ink", inks, true),
             part.choice("turn", PageTurn.values(), PageTurn.LTR),
             flaps,
@@ -286,10 +281,10 @@ public final class RuleSheetReader {
   /** One of the listed ids; the first where it need not be named. */
   private static String known(DocumentPart part, String key, Set<String> ids, boolean mayBeAbsent) {
     if (mayBeAbsent && !part.has(key)) {
-      return ids.isEmpty() ? "" : ids.iterator().next();
+      return ids == null || ids.isEmpty() ? "" : ids.iterator().next();
     }
     String id = part.text(key);
-    if (!ids.contains(id)) {
+    if (ids != null && !ids.contains(id)) {
       throw part.refuse(key, "names “" + id + "”, which the sheet does not list.");
     }
     return id;

@@ -16,6 +16,10 @@ import java.util.Locale;
  */
 public record SpineTypeRule(
     int leastPages, Length leastWidth, Length leastSize, Direction direction) {
+  /** A house that prints no words on spines. */
+  public static final SpineTypeRule NONE =
+      new SpineTypeRule(Integer.MAX_VALUE, Length.ZERO, Length.ZERO, Direction.TOP_TO_BOTTOM);
+
   /** The way spine words run: top to bottom is readable when the book lies face up. */
   public enum Direction {
     TOP_TO_BOTTOM,

@@ -1,9 +1,12 @@
 package app.reglet.web.houses;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -53,6 +56,55 @@ record SheetForm(
   /** What the sheet says of one binding. */
   record BindingForm(
       String path, String title, List<RuleForm> rules, List<Item> limits, List<Group> groups) {}
+
+  /** A complaint in the form's own words: the label of the field instead of its place. */
+  public String sentence(Refusal problem) {
+    String place = "“" + problem.field() + "”";
+    String message = problem.getMessage();
+    if (problem.field().isEmpty() || !message.startsWith(place)) {
+      return message;
+    }
+    return label(problem.field()) + message.substring(place.length());
+  }
+
+  private String label(String path) {
+    for (BindingForm b : bindings) {
+      if (path.equals(b.path()) || path.startsWith(b.path() + ".")) {
+        Stream<Field> fields =
+            Stream.of(
+                    b.rules().stream().flatMap(r -> r.fields().stream()),
+                    b.limits().stream().flatMap(i -> i.fields().stream()),
+                    b.groups().stream().flatMap(g -> g.fields().stream()))
+                .flatMap(f -> f);
+        return b.title() + ", " + named(path, fields, path.substring(b.path().length()));
+      }
+    }
+    for (List<Item> items : List.of(stocks, inks, examples)) {
+      for (int i = 0; i < items.size(); i++) {
+        if (path.startsWith(items.get(i).path())) {
+          String what = items == stocks ? "Paper " : items == inks ? "Ink " : "Example ";
+          return what + (i + 1) + ", " + named(path, items.get(i).fields().stream(), "");
+        }
+      }
+    }
+    String own = named(path, Stream.concat(general.stream(), files.stream()), path);
+    return own.substring(0, 1).toUpperCase(Locale.ROOT) + own.substring(1);
+  }
+
+  /** The label of the field at a place, of the nearest that holds it, or else the words given. */
+  private static String named(String path, Stream<Field> fields, String otherwise) {
+    return fields
+        .filter(f -> path.equals(f.path()) || path.startsWith(f.path() + "["))
+        .map(f -> f.label().substring(0, 1).toLowerCase(Locale.ROOT) + f.label().substring(1))
+        .findFirst()
+        .orElseGet(
+            () ->
+                otherwise
+                    .replaceAll("^\\.", "")
+                    .replaceAll("(?<=[a-z])([A-Z])", " $1")
+                    .toLowerCase(Locale.ROOT)
+                    .replace('.', ' '));
+  }
 
   /** The form of a document. */
   static SheetForm of(JsonNode root, boolean idIsFixed) {
@@ -171,8 +223,8 @@ record SheetForm(
       }
       if (!kind.equals("none")) {
         rounding(p + ".rounding", "Rounded to", fields);
-        fields.add(choices(p + ".stocks", "Papers (none ticked: all)", named("stocks")));
-        fields.add(choices(p + ".inks", "Inks (none ticked: all)", named("inks")));
+        chosenFrom("stocks", p + ".stocks", "Papers (none ticked: all)", fields);
+        chosenFrom("inks", p + ".inks", "Inks (none ticked: all)", fields);
       }
       boolean steps = kind.equals("steps");
       return new RuleForm(p, fields, steps, steps ? steps(p) : List.of());
@@ -206,16 +258,27 @@ record SheetForm(
               option("down", "down")));
     }
 
+    /** Tick boxes for a list, where there is a choice or something is ticked. */
+    private void chosenFrom(String list, String path, String label, List<Field> fields) {
+      Field field = choices(path, label, named(list));
+      boolean ticked = field.options().stream().anyMatch(Option::chosen);
+      if (field.options().size() > 1 || ticked) {
+        fields.add(field);
+      }
+    }
+
     private List<Item> limits(String binding) {
       return rows(
           binding + ".pages",
-          p ->
-              List.of(
-                  figure(p + ".least", "Least pages", "24", "48"),
-                  figure(p + ".most", "Most pages", "828", "960"),
-                  figure(p + ".multiple", "Multiple of", "2", "8"),
-                  lines(p + ".trims", "Only trims (none: all)"),
-                  choices(p + ".stocks", "Only papers (none: all)", named("stocks"))));
+          p -> {
+            List<Field> fields = new ArrayList<>();
+            fields.add(figure(p + ".least", "Least pages", "24", "48"));
+            fields.add(figure(p + ".most", "Most pages", "828", "960"));
+            fields.add(figure(p + ".multiple", "Multiple of", "2", "8"));
+            fields.add(lines(p + ".trims", "Only trims (none: all)"));
+            chosenFrom("stocks", p + ".stocks", "Only papers (none: all)", fields);
+            return fields;
+          });
     }
 
     private List<Group> groups(String p, Binding kind) {

@@ -69,9 +69,11 @@ public class SideBySideController {
 
     /** The spine as the house makes it. */
     public String spine() {
-      return row.wrap().isEmpty() || row.house().isShop()
-          ? "–"
-          : figure(row.wrap().get().spine().stated());
+      if (row.wrap().isEmpty() || row.house().isShop()) {
+        return "–";
+      }
+      Length spine = row.wrap().get().spine().stated();
+      return spine.isZero() ? "none" : figure(spine);
     }
 
     /** The room for words on the spine and the largest size that stands in it. */
@@ -231,8 +233,7 @@ public class SideBySideController {
       case HOUSE, OFFERED -> Optional.of(l.row().offered() ? "0" : "1");
       case SPINE -> wrap.filter(w -> !shop).map(w -> padded(w.spine().stated()));
       case SHEET -> wrap.map(w -> padded(w.sheet().width()));
-      case TYPE ->
-          l.row().spineTypeAllowed() ? Optional.of(padded(l.row().band())) : Optional.empty();
+      case TYPE -> l.type().filter(SpineType::allowed).map(t -> padded(t.band()));
       case SAFE -> Optional.of(padded(l.row().rules().safe().trim()));
       case BARCODE -> l.row().rules().barcode().map(b -> b.supplier().who());
       case FILES -> Optional.of(l.files());

@@ -1,5 +1,6 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
@@ -11,30 +12,36 @@ import app.reglet.press.type.Typeface;
  * The room for words across a spine: the band between its safe lines, and the largest size of a
  * face whose letters, ascender to descender, stand in it.
  *
- * @param allowed whether the house prints words on this spine
+ * @param offered whether the house prints words on this spine at all
  * @param band room across, zero where there is no spine
  * @param largest the largest size of the face
+ * @param least the smallest size the house prints there
  * @param face its name
  */
-public record SpineType(boolean allowed, Length band, Length largest, String face) {
+public record SpineType(boolean offered, Length band, Length largest, Length least, String face) {
 
   /** The room on a wrap for a face, by the face's own metrics. */
   public static SpineType of(Wrap wrap, Typeface face) {
+    SpineTypeRule rule = wrap.rules().spineType();
     Length band = wrap.panel(PanelKind.SPINE).map(p -> p.safe().width()).orElse(Length.ZERO);
-    boolean allowed =
-        band.isPositive()
-            && wrap.rules().spineType().allows(wrap.spec().pages(), wrap.spine().stated());
     return new SpineType(
-        allowed, band, Length.nearMm(Setter.largestIn(face, band.toMm())), face.name());
+        band.isPositive() && rule.allows(wrap.spec().pages(), wrap.spine().stated()),
+        band,
+        Length.nearMm(Setter.largestIn(face, band.toMm())),
+        rule.leastSize(),
+        face.name());
   }
 
-  /** {@code ≤ 0.655 in across, 46.1 pt Spectral Bold}, or that none are allowed. */
+  /** Whether words can stand there: the house prints them, and its smallest size fits. */
+  public boolean allowed() {
+    return offered && !largest.isLessThan(least);
+  }
+
+  /** {@code ≤ 0.655 in, 46.1 pt Spectral Bold}, or why there is no room. */
   public String print(Unit unit) {
-    return allowed ? "≤ " + band.brief(unit) + ", " + points() : "not allowed";
-  }
-
-  /** {@code 46.1 pt Spectral Bold}. */
-  public String points() {
-    return largest.figure(Unit.PT, 1) + " pt " + face;
+    if (allowed()) {
+      return "≤ " + band.brief(unit) + ", " + largest.figure(Unit.PT, 1) + " pt " + face;
+    }
+    return offered ? "too narrow for " + least.brief(Unit.PT) : "not allowed";
   }
 }
