@@ -16,11 +16,18 @@ function place() {
   for (const note of document.querySelectorAll("#draft-answer [data-place]")) {
     const at = note.dataset.place;
     const holds = (p) => at === p || at.startsWith(p + ".") || at.startsWith(p + "[");
-    const best = messages.filter((m) => holds(m.dataset.for)).sort((a, b) => b.dataset.for.length - a.dataset.for.length)[0];
-    if (best) best.textContent = note.querySelector("p").textContent;
-    const field = form().elements.namedItem(at);
-    if (field instanceof Element) field.setAttribute("aria-invalid", "true");
+    const best = messages.find((m) => m.dataset.for === at)
+      ?? messages.find((m) => m.dataset.for.startsWith(at + "."))
+      ?? messages.filter((m) => holds(m.dataset.for)).sort((a, b) => b.dataset.for.length - a.dataset.for.length)[0];
+    if (best && !best.textContent) best.textContent = note.querySelector("p").textContent;
+    fieldOf(note)?.setAttribute("aria-invalid", "true");
   }
+}
+
+/** The field a note is about: the one at its place, or the first inside it. */
+function fieldOf(note) {
+  const at = note.dataset.place;
+  return [...form().elements].find((f) => f.name === at) ?? [...form().elements].find((f) => f.name.startsWith(at + "."));
 }
 
 document.addEventListener("change", (e) => {
@@ -42,8 +49,7 @@ document.addEventListener("paste", (e) => {
 // a note leads to its field
 document.addEventListener("click", (e) => {
   const note = e.target.closest("#draft-answer [data-place]");
-  const field = note && form().elements.namedItem(note.dataset.place);
-  if (field instanceof Element) field.focus();
+  if (note) fieldOf(note)?.focus();
 });
 
 document.addEventListener("htmx:afterSettle", () => form() && place());

@@ -91,12 +91,17 @@ record SheetForm(
     return own.substring(0, 1).toUpperCase(Locale.ROOT) + own.substring(1);
   }
 
-  /** The label of the field at a place, of the nearest that holds it, or else the words given. */
+  /**
+   * The label of the field at a place, of the one that holds it, or of the first in it; else the
+   * words given.
+   */
   private static String named(String path, Stream<Field> fields, String otherwise) {
-    return fields
+    List<Field> all = fields.toList();
+    return all.stream()
         .filter(f -> path.equals(f.path()) || path.startsWith(f.path() + "["))
-        .map(f -> f.label().substring(0, 1).toLowerCase(Locale.ROOT) + f.label().substring(1))
         .findFirst()
+        .or(() -> all.stream().filter(f -> f.path().startsWith(path + ".")).findFirst())
+        .map(f -> f.label().substring(0, 1).toLowerCase(Locale.ROOT) + f.label().substring(1))
         .orElseGet(
             () ->
                 otherwise
@@ -288,7 +293,7 @@ record SheetForm(
           new Group(
               "Trims",
               List.of(
-                  lines(p + ".trims.listed", "Listed, one a line"),
+                  lines(p + ".trims.listed", "Trims listed, one a line"),
                   figure(p + ".trims.custom.least", "or any from", "4 x 6 in", "100 x 140 mm"),
                   figure(p + ".trims.custom.most", "to", "8.5 x 11 in", "230 x 320 mm"))));
       List<Field> distances = new ArrayList<>();
@@ -517,7 +522,7 @@ record SheetForm(
           Kind.FIGURE,
           text(at(path)),
           List.of(),
-          shop ? "" : inches ? hintInches : hintMetric);
+          shop || hintInches.isEmpty() ? "" : "e.g. " + (inches ? hintInches : hintMetric));
     }
 
     private Field lines(String path, String label) {
