@@ -87,7 +87,11 @@ public class DocketService {
   /** What is still wrong with what was typed before, by field. */
   Map<String, String> standing(EditionEntity edition, Unit unit) {
     Map<String, String> problems = new LinkedHashMap<>();
-    wrong(() -> trimOf(edition.getTrimTyped(), unit), edition.getTrimTyped(), "trim", problems);
+    wrong(
+        () -> TypedFigures.trim(edition.getTrimTyped(), unit),
+        edition.getTrimTyped(),
+        "trim",
+        problems);
     wrong(
         () -> PageCount.parse(edition.getPagesTyped()), edition.getPagesTyped(), "pages", problems);
     wrong(
@@ -100,27 +104,17 @@ public class DocketService {
       problems.remove("pages");
     }
     wrong(
-        () -> spreadOf(edition.getSpreadTyped(), edition),
+        () -> TypedFigures.spread(edition.getSpreadTyped(), edition),
         edition.getSpreadTyped(),
         "spread",
         problems);
     String front = edition.getFrontFlapTyped();
     String back = edition.getBackFlapTyped();
     String told = edition.getToldSpineTyped();
-    wrong(() -> flapOf(front, unit), front, "frontFlap", problems);
-    wrong(() -> flapOf(back, unit), back, "backFlap", problems);
-    wrong(() -> toldOf(told, unit), told, "told", problems);
+    wrong(() -> TypedFigures.flap(front, unit), front, "frontFlap", problems);
+    wrong(() -> TypedFigures.flap(back, unit), back, "backFlap", problems);
+    wrong(() -> TypedFigures.told(told, unit), told, "told", problems);
     return problems;
-  }
-
-  private static Size trimOf(String typed, Unit unit) {
-    Size size = Size.parse(typed, unit);
-    if (!size.width().isPositive() || !size.height().isPositive()) {
-      throw new Refusal(
-          "trim",
-          "“" + typed.strip() + "” has a side of zero or less: both sides must be above zero.");
-    }
-    return size;
   }
 
   private static void wrong(
@@ -249,7 +243,7 @@ public class DocketService {
       Size size =
           form.trim().equals(edition.getTrim().print(unit))
               ? edition.getTrim()
-              : trimOf(form.trim(), unit);
+              : TypedFigures.trim(form.trim(), unit);
       edition.setTrim(form.trim(), size);
     } catch (Refusal r) {
       edition.setTrim(form.trim(), null);
@@ -257,52 +251,16 @@ public class DocketService {
     }
   }
 
-  private static int spreadOf(String typed, EditionEntity edition) {
-    if (typed.isBlank()) {
-      return 0;
-    }
-    String digits = typed.strip().replaceAll("^[±+]\\s*", "");
-    if (digits.matches("\\p{Nd}{1,5}") && new java.math.BigInteger(digits).signum() == 0) {
-      return 0;
-    }
-    int pages = PageCount.parse(digits);
-    if (edition.getPages() != null && pages >= edition.getPages()) {
-      throw new Refusal(
-          "spread",
-          "±"
-              + pages
-              + " is as much as the count itself, "
-              + edition.getPages()
-              + ": give how far it may really go, such as 16.");
-    }
-    return pages;
-  }
-
   private static void spread(EditionEntity edition, DocketForm form, Map<String, String> problems) {
     if (form.spread() == null || problems.containsKey("spread")) {
       return;
     }
     try {
-      edition.setSpread("", spreadOf(form.spread(), edition));
+      edition.setSpread("", TypedFigures.spread(form.spread(), edition));
     } catch (Refusal r) {
       edition.setSpread(form.spread(), 0);
       problems.put("spread", r.getMessage());
     }
-  }
-
-  private static Length flapOf(String typed, Unit unit) {
-    if (typed.strip().equalsIgnoreCase("none")) {
-      return Length.ZERO;
-    }
-    Length flap = Length.parse(typed, unit);
-    if (flap.isNegative()) {
-      throw new Refusal("flaps", "A flap can't be narrower than 0, which is none.");
-    }
-    if (flap.isMoreThan(Length.of(1500, Unit.MM))) {
-      throw new Refusal(
-          "flaps", "A flap of " + flap.print(unit) + " is wider than any cover: 1500 mm at most.");
-    }
-    return flap;
   }
 
   private void flaps(
@@ -322,32 +280,20 @@ public class DocketService {
     boolean bothEmpty = front.isBlank() && back.isBlank();
     try {
       edition.setFrontFlap(
-          "", bothEmpty ? null : front.isBlank() ? usual.orElse(null) : flapOf(front, unit));
+          "",
+          bothEmpty ? null : front.isBlank() ? usual.orElse(null) : TypedFigures.flap(front, unit));
     } catch (Refusal r) {
       edition.setFrontFlap(front, null);
       problems.put("frontFlap", r.getMessage());
     }
     try {
       edition.setBackFlap(
-          "", bothEmpty ? null : back.isBlank() ? usual.orElse(null) : flapOf(back, unit));
+          "",
+          bothEmpty ? null : back.isBlank() ? usual.orElse(null) : TypedFigures.flap(back, unit));
     } catch (Refusal r) {
       edition.setBackFlap(back, null);
       problems.put("backFlap", r.getMessage());
     }
-  }
-
-  private static Length toldOf(String typed, Unit unit) {
-    Length spine = Length.parse(typed, unit);
-    if (!spine.isPositive() || spine.isMoreThan(Length.of(300, Unit.MM))) {
-      throw new Refusal(
-          "told",
-          "A spine of "
-              + spine.print(unit)
-              + " can't be: above 0, at most "
-              + Length.of(300, Unit.MM).brief(unit)
-              + ".");
-    }
-    return spine;
   }
 
   private static void told(
@@ -360,7 +306,8 @@ public class DocketService {
             ? edition.getToldSource()
             : form.toldSource().strip();
     try {
-      edition.setToldSpine("", form.told().isBlank() ? null : toldOf(form.told(), unit), source);
+      edition.setToldSpine(
+          "", form.told().isBlank() ? null : TypedFigures.told(form.told(), unit), source);
     } catch (Refusal r) {
       edition.setToldSpine(form.told(), null, source);
       problems.put("told", r.getMessage());

@@ -1,0 +1,283 @@
+package app.reglet.press.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
+import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.Specimen;
+import app.reglet.press.Tool;
+import app.reglet.press.art.Frame;
+import app.reglet.press.pdf.TemplatePdf;
+import app.reglet.press.template.Template;
+import app.reglet.press.type.Typeface;
+import app.reglet.press.type.Typefaces;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** The technical drawing of every shipped house and binding, in both directions. */
+public class WrapDrawingTest {
+  private static final Typeface FACE = Typefaces.shipped().get("work-sans");
+
+  private static final String[] IDS = {
+    "gannet-and-gauge",
+    "osier-row",
+    "dunlin-casebinders",
+    "whimbrel-digital",
+    "sandling-and-daughters",
+    "lantern-shelf",
+    "harbour-reading-room"
+  };
+
+  private static List<Wrap> wraps() {
+    List<Wrap> wraps = new ArrayList<>();
+    for (String id : IDS) {
+      RuleSheet house = Specimen.house(id);
+      for (Binding binding : house.bindings().keySet().stream().sorted().toList()) {
+        for (PageTurn turn : PageTurn.values()) {
+          for (int pages : new int[] {80, 240, 400}) {
+            boolean ebook = binding == Binding.EBOOK;
+            Size trim = house.rules(binding).trims().listed().get(0);
+            Specification spec =
+                Specification.of(
+                        binding,
+                        trim,
+                        pages,
+                        ebook ? "" : house.stocks().get(0).id(),
+                        ebook ? "" : house.inks().get(0).id(),
+                        turn)
+                    .withInsidePrinted(true)
+                    .withToldSpine(Optional.of(new ToldSpine(Length.mm("5.5"), "")));
+            wraps.addAll(Pages.of(Measuring.measure(spec, house)));
+          }
+        }
+      }
+    }
+    return wraps;
+  }
+
+  private static String named(Wrap w) {
+    return w.house().id()
+        + " "
+        + w.spec().binding().id()
+        + " "
+        + w.page().id()
+        + " "
+        + w.spec().turn().id()
+        + " "
+        + w.spec().pages();
+  }
+
+  private static Rectangle2D box(Item.Label l) {
+    double width = FACE.shape(l.text(), 0).advance() * l.size();
+    double height = l.size() * 0.72;
+    double x =
+        switch (l.anchor()) {
+          case START -> l.x();
+          case MIDDLE -> l.x() - width / 2;
+          case END -> l.x() - width;
+        };
+    if (l.turn() == -90) {
+      return new Rectangle2D.Double(l.x() - height, l.y() - width / 2, height, width);
+    }
+    return new Rectangle2D.Double(x, l.y() - height, width, height);
+  }
+
+  /** No figure stands on another, none outside the picture, whatever the binding. */
+  @Test
+  public void figuresDoNotCollide() {
+    int drawings = 0;
+    for (Wrap w : wraps()) {
+      for (Unit unit : new Unit[] {Unit.IN, Unit.MM}) {
+        WrapDrawing d = WrapDrawing.of(w, w.house().isShop() ? Unit.PX : unit);
+        List<Item.Label> figures =
+            d.items().stream()
+                .filter(Item.Label.class::isInstance)
+                .map(Item.Label.class::cast)
+                .filter(l -> l.kind().equals("figure"))
+                .toList();
+        assertThat(figures).as(named(w)).hasSizeGreaterThanOrEqualTo(2);
+        Rectangle2D view =
+            new Rectangle2D.Double(d.view().x(), d.view().y(), d.view().width(), d.view().height());
+        for (int i = 0; i < figures.size(); i++) {
+          Rectangle2D a = box(figures.get(i));
+          assertThat(view.contains(a))
+              .as(named(w) + ": “" + figures.get(i).text() + "” is in the picture")
+              .isTrue();
+          for (int j = 0; j < i; j++) {
+            assertThat(a.intersects(box(figures.get(j))))
+                .as(
+                    named(w)
+                        + ": “"
+                        + figures.get(i).text()
+                        + "” on “"
+                        + figures.get(j).text()
+                        + "”")
+                .isFalse();
+          }
+        }
+        drawings++;
+      }
+    }
+    assertThat(drawings).isGreaterThan(150);
+  }
+
+  /** The figures along the width add up to the sheet's, to the last decimal that is shown. */
+  @Test
+  public void figuresAlongTheWidthAddUp() {
+    for (Wrap w : wraps()) {
+      double margins = w.margin().left().toMm() + w.margin().right().toMm();
+      double panels = w.panels().stream().mapToDouble(p -> p.trim().width().toMm()).sum();
+      assertThat(panels + margins).as(named(w)).isCloseTo(w.sheet().width().toMm(), within(1e-6));
+      double shown =
+          w.dimensions().stream()
+              .filter(d -> d.axis() == app.reglet.core.wrap.Dimension.Axis.ACROSS && d.row() == 0)
+              .mapToDouble(d -> d.length().toMm())
+              .sum();
+      // both margins are as wide: one of them carries the figure
+      boolean twice = w.margin().left().isPositive() && w.margin().right().isPositive();
+      assertThat(shown + (twice ? w.margin().right().toMm() : 0))
+          .as(named(w))
+          .isCloseTo(w.sheet().width().toMm(), within(1e-6));
+    }
+  }
+
+  @Test
+  public void everyGuideHasItsLineType() {
+    for (Wrap w : wraps()) {
+      List<Item> guides = Guides.of(w, Unit.MM, 0.3);
+      assertThat(guides.stream().map(Item::layer)).as(named(w)).contains("trim", "centres");
+      assertThat(guides.stream().anyMatch(i -> i.layer().equals("fold")))
+          .isEqualTo(!w.folds().isEmpty());
+      assertThat(guides.stream().filter(i -> i.layer().equals("turn-in")).count())
+          .isEqualTo(w.turnIn() ? 1 : 0);
+      for (Item i : guides) {
+        if (i instanceof Item.Path p && p.layer().equals("trim")) {
+          assertThat(p.dashes()).isEmpty(); // trim is continuous
+        }
+        if (i instanceof Item.Path p && p.layer().equals("fold")) {
+          assertThat(p.dashes()).hasSize(4); // long dash and dot
+        }
+        if (i instanceof Item.Hatch h) {
+          assertThat(h.angle())
+              .isEqualTo(
+                  switch (h.layer()) {
+                    case "bleed" -> 45;
+                    case "turn-in" -> -45;
+                    case "hinge" -> 0;
+                    default -> 90; // glue
+                  });
+        }
+      }
+    }
+  }
+
+  @Test
+  public void hatchLinesAreParallelAndEvenlyApart() {
+    for (int angle : new int[] {0, 45, -45, 90}) {
+      Item.Hatch h = new Item.Hatch("x", new Frame(10, 20, 60, 30), null, 2.5, angle, 0.1);
+      List<double[]> lines = HatchLines.of(h);
+      assertThat(lines.size()).isGreaterThan(10);
+      double before = Double.NaN;
+      for (double[] l : lines) {
+        double dx = l[2] - l[0];
+        double dy = l[3] - l[1];
+        // 0 is upright, turning clockwise; y points down
+        double turned = Math.toDegrees(Math.atan2(-dx, dy));
+        assertThat(Math.abs(turned - angle) % 180).isCloseTo(0, within(1e-6));
+        double off =
+            l[0] * Math.cos(Math.toRadians(angle)) + l[1] * Math.sin(Math.toRadians(angle));
+        if (!Double.isNaN(before)) {
+          assertThat(off - before).isCloseTo(2.5, within(1e-9));
+        }
+        before = off;
+      }
+    }
+  }
+
+  @DataProvider
+  Object[][] renderers() {
+    return new Object[][] {
+      {"gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", "white"},
+      {"dunlin-casebinders", Binding.CASE_LAMINATE, "6 x 9 in", "white"},
+      {"osier-row", Binding.FLAPPED, "A5", "bulky-80"},
+    };
+  }
+
+  /** The PDF, as poppler draws it, and the PNG are one drawing: ink stands at the same places. */
+  @Test(dataProvider = "renderers")
+  public void pdfAndPngAreOneDrawing(String id, Binding binding, String trim, String stock)
+      throws IOException {
+    RuleSheet house = Specimen.house(id);
+    Wrap w =
+        Measuring.measure(
+            Specification.of(binding, Size.parse(trim, Unit.IN), 240, stock, "black", PageTurn.LTR),
+            house);
+    Path pdf = Tool.file("template.pdf", TemplatePdf.make(w, Unit.IN, FACE));
+    Path page = pdf.resolveSibling("page");
+    Tool.ok(
+        "pdftoppm", "-r", "100", "-gray", "-png", "-singlefile", pdf.toString(), page.toString());
+    BufferedImage fromPdf = ImageIO.read(Path.of(page + ".png").toFile());
+    BufferedImage fromPng =
+        ImageIO.read(new ByteArrayInputStream(Template.png(w, Unit.IN, 100, FACE)));
+    int both = 0;
+    int onlyOne = 0;
+    for (int y = 2; y < fromPng.getHeight() - 2; y++) {
+      for (int x = 2; x < fromPng.getWidth() - 2; x++) {
+        boolean a = dark(fromPdf, x, y);
+        boolean b = fromPng.getRGB(x, y) >>> 24 > 110;
+        if (a && b) {
+          both++;
+        } else if (a && !nearPng(fromPng, x, y) || b && !nearPdf(fromPdf, x, y)) {
+          onlyOne++;
+        }
+      }
+    }
+    assertThat(both).isGreaterThan(1500);
+    assertThat(onlyOne).as("ink in one only, of " + both).isLessThan(both / 50);
+  }
+
+  private static boolean dark(BufferedImage image, int x, int y) {
+    return (image.getRGB(x, y) & 0xff) < 145;
+  }
+
+  private static boolean nearPdf(BufferedImage image, int x, int y) {
+    for (int dx = -1; dx <= 1; dx++) {
+      for (int dy = -1; dy <= 1; dy++) {
+        if ((image.getRGB(x + dx, y + dy) & 0xff) < 215) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  private static boolean nearPng(BufferedImage image, int x, int y) {
+    for (int dx = -1; dx <= 1; dx++) {
+      for (int dy = -1; dy <= 1; dy++) {
+        if (image.getRGB(x + dx, y + dy) >>> 24 > 40) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+}
