@@ -1,0 +1,161 @@
+package app.reglet.press;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.design.Background;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.StartingLayout;
+import app.reglet.core.house.FileRules;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Rounding;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Composer;
+import app.reglet.press.art.Pictures;
+import app.reglet.press.pdf.PressFile;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.press.raster.EbookCover;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import javax.imageio.ImageIO;
+import org.testng.annotations.Test;
+
+/** Ebook covers: the artwork as pixels, judged against poppler's rendering of the press file. */
+public class EbookCoverTest {
+  private static Wrap screen(String size) {
+    return Measuring.measure(
+        Specification.of(Binding.EBOOK, Size.parse(size, Unit.PX), 1, "", "", PageTurn.LTR),
+        Specimen.house("lantern-shelf"));
+  }
+
+  private static FileRules upTo(int megabytes) {
+    return new FileRules(Rounding.NONE, Length.ZERO, 96, 96, megabytes, Set.of("jpeg"));
+  }
+
+  private static Artwork noisy(String size) {
+    BufferedImage noise = new BufferedImage(900, 1400, BufferedImage.TYPE_INT_RGB);
+    Random random = new Random(4);
+    for (int y = 0; y < noise.getHeight(); y++) {
+      for (int x = 0; x < noise.getWidth(); x++) {
+        noise.setRGB(x, y, random.nextInt());
+      }
+    }
+    Picture picture = Specimen.picture(noise, "png");
+    Wrap wrap = screen(size);
+    Background background = Background.plain(new Colour(0x333333)).withPicture(picture.sha());
+    Pictures one = sha -> sha.equals(picture.sha()) ? Optional.of(picture) : Optional.empty();
+    return new Composer(Specimen.TYPEFACES)
+        .compose(StartingLayout.AXIS.on(wrap, Specimen.BOOK, background), wrap, Specimen.BOOK, one);
+  }
+
+  @Test
+  public void onePixelForOnePx() throws IOException {
+    EbookCover cover = EbookCover.make(Specimen.on(screen("1600 x 2560 px")), upTo(5));
+    BufferedImage image = ImageIO.read(new ByteArrayInputStream(cover.file()));
+    assertThat(image.getWidth()).isEqualTo(1600);
+    assertThat(image.getHeight()).isEqualTo(2560);
+    assertThat(cover.quality()).isEqualTo(92);
+    // JPEG begins with SOI, FF D8 (ISO/IEC 10918-1, B.1.1.3)
+    assertThat(cover.file()[0] & 0xff).isEqualTo(0xff);
+    assertThat(cover.file()[1] & 0xff).isEqualTo(0xd8);
+  }
+
+  @Test
+  public void theQualityGivesWayToTheShopsLargestFile() {
+    Artwork noisy = noisy("1000 x 1600 px");
+    EbookCover free = EbookCover.make(noisy, upTo(0));
+    EbookCover held = EbookCover.make(noisy, upTo(1));
+    assertThat(free.file().length).isGreaterThan(1_000_000);
+    assertThat(held.file().length).isLessThanOrEqualTo(1_000_000);
+    assertThat(held.quality()).isLessThan(free.quality());
+  }
+
+  @Test
+  public void whatCanNotBeMadeSmallEnoughSaysSo() {
+    Artwork noisy = noisy("1800 x 2560 px");
+    assertThatThrownBy(() -> EbookCover.make(noisy, upTo(1)))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("the shop takes 1 MB");
+  }
+
+  /** Pixels and press file come from the same marks: poppler's drawing of the PDF is the judge. */
+  @Test
+  public void pixelsAndPressFileAgree() throws IOException {
+    Artwork art =
+        Specimen.artwork(
+            240, StartingLayout.LEDGER, Background.plain(new Colour(0xe9e2d0)), Pictures.NONE);
+    BufferedImage ours = ArtworkRaster.render(art, 300);
+    Path pdf = Tool.file("wrap.pdf", PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
+    Path page = pdf.resolveSibling("page");
+    Tool.ok("pdftoppm", "-r", "300", "-png", "-singlefile", pdf.toString(), page.toString());
+    BufferedImage theirs = ImageIO.read(Path.of(page + ".png").toFile());
+    assertThat(Math.abs(theirs.getWidth() - ours.getWidth())).isLessThanOrEqualTo(1);
+    long differing = 0;
+    long dark = 0;
+    int w = Math.min(ours.getWidth(), theirs.getWidth());
+    int h = Math.min(ours.getHeight(), theirs.getHeight());
+    for (int y = 1; y < h - 1; y++) {
+      for (int x = 1; x < w - 1; x++) {
+        dark += green(ours, x, y) < 100 ? 1 : 0;
+        // rasterizers place an edge up to a pixel apart and shade it differently: what counts is
+        // full ink in one with no ink near it in the other
+        differing += green(ours, x, y) < 60 && !inkNear(theirs, x, y) ? 1 : 0;
+        differing += green(theirs, x, y) < 60 && !inkNear(ours, x, y) ? 1 : 0;
+      }
+    }
+    assertThat(dark).as("there is type").isGreaterThan(5000);
+    assertThat(differing).as("pixels that differ, of " + dark + " dark").isLessThan(dark / 1000);
+  }
+
+  private static int green(BufferedImage image, int x, int y) {
+    return image.getRGB(x, y) >> 8 & 0xff;
+  }
+
+  private static boolean inkNear(BufferedImage image, int x, int y) {
+    for (int dx = -1; dx <= 1; dx++) {
+      for (int dy = -1; dy <= 1; dy++) {
+        if (green(image, x + dx, y + dy) < 160) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  @Test
+  public void aPictureLiesUprightWhateverItsOrientation() {
+    // red top left, green top right, blue bottom left, white bottom right
+    Picture picture = Specimen.picture(Specimen.corners(400, 640), "png");
+    Wrap wrap = screen("1000 x 1600 px");
+    Pictures one = sha -> Optional.of(picture);
+    Artwork art =
+        new Composer(Specimen.TYPEFACES)
+            .compose(
+                new app.reglet.core.design.Design(
+                    Background.plain(new Colour(0)).withPicture(picture.sha()),
+                    java.util.List.of()),
+                wrap,
+                Specimen.BOOK,
+                one);
+    BufferedImage image = ArtworkRaster.render(art, 96);
+    assertThat(image.getRGB(100, 100) & 0xffffff).isEqualTo(0xff0000);
+    assertThat(image.getRGB(900, 100) & 0xffffff).isEqualTo(0x00ff00);
+    assertThat(image.getRGB(100, 1500) & 0xffffff).isEqualTo(0x0000ff);
+    assertThat(image.getRGB(900, 1500) & 0xffffff).isEqualTo(0xffffff);
+  }
+}
