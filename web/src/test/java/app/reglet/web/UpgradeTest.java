@@ -1,0 +1,89 @@
+package app.reglet.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.web.houses.Houses;
+import app.reglet.web.houses.ShippedSheets;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.Timestamp;
+import java.time.Instant;
+import org.flywaydb.core.Flyway;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.testng.annotations.Test;
+
+/** A database of an earlier Reglet: its editions keep their figures, its sheets become versions. */
+public class UpgradeTest {
+  private static final Timestamp THEN = Timestamp.from(Instant.parse("2026-01-02T03:04:05Z"));
+
+  @Test
+  public void anOlderDatabaseIsTakenOver() throws Exception {
+    Path data = Files.createTempDirectory("reglet-old");
+    String url = "jdbc:h2:file:" + data.resolve("reglet");
+    Flyway.configure().dataSource(url, "reglet", "").target("1").load().migrate();
+    // the house then had thinner white paper than the one that ships now
+    String then =
+        ShippedSheets.text("gannet-and-gauge")
+            .orElseThrow()
+            .replace("\"perPage\": \"0.002252 in\"", "\"perPage\": \"0.0022 in\"")
+            .replace(
+                "\"spine\": \"0.2252 in\", \"sheet\": \"12.48 x 9.25 in\"",
+                "\"spine\": \"0.22 in\"")
+            .replace("\"spine\": \"0.054048 in\"", "\"spine\": \"0.0528 in\"");
+    try (Connection c = DriverManager.getConnection(url, "reglet", "")) {
+      insert(
+          c,
+          "insert into house (id, document, shipped, changed) values (?, ?, true, ?)",
+          "gannet-and-gauge",
+          then,
+          THEN);
+      insert(
+          c,
+          "insert into book (version, title, subtitle, author, imprint, blurb, isbn_typed, price, created) values (0, ?, '', ?, '', '', '', '', ?)",
+          "Old Stock",
+          "Nobody",
+          THEN);
+      insert(
+          c,
+          "insert into edition (version, book_id, house_id, binding, trim, trim_typed, pages, pages_typed, stock, ink, turn, revision, created)"
+              + " values (0, 1, ?, 'perfect-bound', '152.4 mm x 228.6 mm', '', 100, '100', 'white', 'black', 'ltr', 0, ?)",
+          "gannet-and-gauge",
+          THEN);
+    }
+    try (ConfigurableApplicationContext reglet = Reglet.start(data, "--server.port=0")) {
+      Houses houses = reglet.getBean(Houses.class);
+      assertThat(houses.numbers("gannet-and-gauge")).containsExactly(1, 2);
+      assertThat(houses.isShipped("gannet-and-gauge")).isTrue();
+      EditionEntity edition = reglet.getBean(Editions.class).findAllByOrderByIdAsc().get(0);
+      assertThat(edition.getHouseVersion()).isEqualTo(1);
+      assertThat(edition.getSpread()).isZero();
+      Covers covers = reglet.getBean(Covers.class);
+      Cover cover = covers.of(edition, Unit.IN);
+      // 100 × 0.0022, as it was; 100 × 0.002252 is only offered
+      assertThat(cover.measured().spine().stated()).isEqualTo(Length.in("0.22"));
+      assertThat(covers.newerSheet(cover).orElseThrow().sentence()).contains("spine +0.0052 in");
+    }
+    // started again, nothing becomes a third version
+    try (ConfigurableApplicationContext reglet = Reglet.start(data, "--server.port=0")) {
+      assertThat(reglet.getBean(Houses.class).numbers("gannet-and-gauge")).containsExactly(1, 2);
+    }
+  }
+
+  private static void insert(Connection c, String sql, Object... values) throws Exception {
+    try (PreparedStatement s = c.prepareStatement(sql)) {
+      for (int i = 0; i < values.length; i++) {
+        s.setObject(i + 1, values[i]);
+      }
+      s.executeUpdate();
+    }
+  }
+}
