@@ -23,6 +23,9 @@ public final class Typeface {
   /** AWT lays text out at this size, where no hinting or rounding is left to see. */
   private static final float EM = 1000f;
 
+  /** Letters with ascenders, and the ligatures that may stand higher than their letters do. */
+  private static final String ASCENDING = "b d f h k l Th ff fi fl ffi";
+
   private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
   private final String id;
@@ -73,7 +76,7 @@ public final class Typeface {
           file,
           kerned,
           spaced,
-          -inkOf(kerned, "bdfhkl").getMinY() / EM,
+          -inkOf(kerned, ASCENDING).getMinY() / EM,
           inkOf(kerned, "gjpqy").getMaxY() / EM,
           -inkOf(kerned, "HEIX").getMinY() / EM);
     } catch (IOException e) {
@@ -84,7 +87,9 @@ public final class Typeface {
   }
 
   private static Rectangle2D inkOf(Font font, String text) {
-    return font.createGlyphVector(EXACT, text).getVisualBounds();
+    char[] chars = text.toCharArray();
+    return font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT)
+        .getVisualBounds();
   }
 
   /** Short name in documents, {@code spectral-bold}. */

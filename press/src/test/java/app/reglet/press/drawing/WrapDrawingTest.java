@@ -6,14 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.book.ToldSpine;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.Everywhere;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
 import app.reglet.press.art.Frame;
@@ -28,7 +27,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -37,53 +35,17 @@ import org.testng.annotations.Test;
 public class WrapDrawingTest {
   private static final Typeface FACE = Typefaces.shipped().get("work-sans");
 
-  private static final String[] IDS = {
-    "gannet-and-gauge",
-    "osier-row",
-    "dunlin-casebinders",
-    "whimbrel-digital",
-    "sandling-and-daughters",
-    "lantern-shelf",
-    "harbour-reading-room"
-  };
-
+  /** Every page of every cover, the inside too where it is printed. */
   private static List<Wrap> wraps() {
-    List<Wrap> wraps = new ArrayList<>();
-    for (String id : IDS) {
-      RuleSheet house = Specimen.house(id);
-      for (Binding binding : house.bindings().keySet().stream().sorted().toList()) {
-        for (PageTurn turn : PageTurn.values()) {
-          for (int pages : new int[] {80, 240, 400}) {
-            boolean ebook = binding == Binding.EBOOK;
-            Size trim = house.rules(binding).trims().listed().get(0);
-            Specification spec =
-                Specification.of(
-                        binding,
-                        trim,
-                        pages,
-                        ebook ? "" : house.stocks().get(0).id(),
-                        ebook ? "" : house.inks().get(0).id(),
-                        turn)
-                    .withInsidePrinted(true)
-                    .withToldSpine(Optional.of(new ToldSpine(Length.mm("5.5"), "")));
-            wraps.addAll(Pages.of(Measuring.measure(spec, house)));
-          }
-        }
-      }
+    List<Wrap> pages = new ArrayList<>();
+    for (Wrap w : Everywhere.wraps(80, 240, 400)) {
+      pages.addAll(Pages.of(Measuring.measure(w.spec().withInsidePrinted(true), w.house())));
     }
-    return wraps;
+    return pages;
   }
 
   private static String named(Wrap w) {
-    return w.house().id()
-        + " "
-        + w.spec().binding().id()
-        + " "
-        + w.page().id()
-        + " "
-        + w.spec().turn().id()
-        + " "
-        + w.spec().pages();
+    return Everywhere.named(w) + " " + w.page().id();
   }
 
   private static Rectangle2D box(Item.Label l) {
