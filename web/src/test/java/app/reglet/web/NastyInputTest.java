@@ -158,6 +158,10 @@ public class NastyInputTest {
         version = version(r.body());
       }
     }
+    HttpResponse<String> huge =
+        post(path, Map.of("version", version, "about", "x".repeat(1_100_000)));
+    assertThat(huge.statusCode()).isEqualTo(400);
+    assertThat(huge.body()).contains("characters; a rule sheet has at most");
     for (String act :
         List.of("explode", "add ../../etc", "paste x -1 0", "add " + "a.".repeat(60))) {
       assertThat(post(path, Map.of("version", version, "act", act)).statusCode())

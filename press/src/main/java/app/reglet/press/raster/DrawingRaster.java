@@ -37,7 +37,7 @@ import javax.imageio.stream.ImageOutputStream;
  */
 public final class DrawingRaster {
   /** More pixels than this are refused: they would not fit the memory of a small machine. */
-  public static final long MOST_PIXELS = 150_000_000;
+  public static final long MOST_PIXELS = 100_000_000;
 
   private static final int STEPS = 16;
   private static final int INK = 0x26;

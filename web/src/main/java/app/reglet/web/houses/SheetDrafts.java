@@ -172,6 +172,7 @@ public class SheetDrafts {
    * @param version the version the form was showing
    * @param act what a button asked for, empty for none
    * @throws Conflict when another window saved first
+   * @throws Refusal when the document would be too long; nothing is kept then
    */
   @Transactional
   public HouseDraft change(Long id, long version, Map<String, String[]> form, String act) {
@@ -189,7 +190,9 @@ public class SheetDrafts {
     if (draft.getHouseId() != null) {
       root.put("id", draft.getHouseId());
     }
-    draft.write(name(root), JSON.writeValueAsString(root), clock.instant());
+    String document = JSON.writeValueAsString(root);
+    RuleSheetReader.parse(document); // one that could not be opened again is not kept
+    draft.write(name(root), document, clock.instant());
     return drafts.saveAndFlush(draft);
   }
 
