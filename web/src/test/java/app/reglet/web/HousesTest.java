@@ -14,12 +14,18 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.regex.Pattern;
+import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Writing rule sheets, as a person who has a house's page of rules before them. */
 public class HousesTest {
-  private final Page page = Live.reglet().page();
+  private Page page;
+
+  @BeforeMethod
+  void window() {
+    page = Live.reglet().page();
+  }
 
   private static String shipped(String id) {
     try (var in = HousesTest.class.getResourceAsStream("/houses/" + id + ".json")) {

@@ -10,18 +10,24 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Reglet running on a free port with data of its own, and a headless Chromium to look at it. */
 public final class Live {
+  /** A test has two windows at most. */
+  private static final int MOST_WINDOWS = 4;
+
   private static Live running;
 
   private final ConfigurableApplicationContext application;
   private final String address;
   private final Playwright playwright;
   private final Browser browser;
+  private final Deque<BrowserContext> windows = new ArrayDeque<>();
 
   private Live() throws IOException {
     Path data = Files.createTempDirectory("reglet-live");
@@ -69,15 +75,23 @@ public final class Live {
     return application.getBean(type);
   }
 
-  /** A fresh browser window, 1280 × 800, with cookies and storage of its own. */
-  public Page page() {
+  /**
+   * A fresh browser window, 1280 × 800, with cookies and storage of its own. The windows of tests
+   * long done are closed: hundreds of open pages slow a small machine down.
+   */
+  public synchronized Page page() {
+    while (windows.size() >= MOST_WINDOWS) {
+      windows.removeFirst().close();
+    }
     BrowserContext context =
         browser.newContext(
             new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setBaseURL(address)
                 .setAcceptDownloads(true));
-    context.setDefaultTimeout(20_000);
+    windows.addLast(context);
+    context.onClose(windows::remove);
+    context.setDefaultTimeout(30_000);
     Page page = context.newPage();
     page.onConsoleMessage(
         m -> {

@@ -9,14 +9,16 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Spine width over page counts as a small plot: the line where the house binds, dotted where it
- * doesn't, upright lines where something changes, the present count marked. User unit 1 px.
+ * Spine and sheet width over page counts as a small plot, the spine's figures on the left, the
+ * sheet's on the right: a sheet grows by what its spine does, so one line is both. The line where
+ * the house binds, dotted where it doesn't, upright lines where something changes, the present
+ * count marked. User unit 1 px.
  */
 public final class CurveSvg {
   private static final double WIDTH = 900;
   private static final double HEIGHT = 300;
   private static final double LEFT = 62;
-  private static final double RIGHT = 18;
+  private static final double RIGHT = 66;
   private static final double TOP = 26;
   private static final double FOOT = 44;
   private static final double DIGIT = 7.2;
@@ -98,6 +100,7 @@ public final class CurveSvg {
       stroke(LEFT - 5, y(v), LEFT, y(v), 1);
       figure(LEFT - 8, y(v) + 4, "end", plain(v));
     }
+    sheetAxis();
     for (double n : ticks(curve.from(), curve.to(), 8)) {
       if (n >= curve.from()) {
         stroke(x(n), HEIGHT - FOOT, x(n), HEIGHT - FOOT + 5, 1);
@@ -107,6 +110,22 @@ public final class CurveSvg {
     figure(WIDTH - RIGHT, HEIGHT - 6, "end", "pages");
     figure(LEFT - 48, 14, "start", "spine, " + unit.symbol());
     out.close("g");
+  }
+
+  /** The sheet's width at the spine's ticks: the spine and what does not change. */
+  private void sheetAxis() {
+    if (curve.points().isEmpty()) {
+      return;
+    }
+    PageCurve.Point any = curve.points().get(0);
+    double rest = any.sheet().minus(any.spine()).in(unit, 6).doubleValue();
+    double at = WIDTH - RIGHT;
+    stroke(at, TOP - 6, at, HEIGHT - FOOT, 1);
+    for (double v : ticks(0, highest * 1.08, 5)) {
+      stroke(at, y(v), at + 5, y(v), 1);
+      figure(at + 8, y(v) + 4, "start", plain(rest + v));
+    }
+    figure(WIDTH - 6, 14, "end", "sheet, " + unit.symbol());
   }
 
   /** Round values, 1, 2 or 5 times a power of ten apart. */

@@ -81,7 +81,7 @@ public class CurveSvgTest {
     }
     assertThat(points).hasSizeGreaterThan(5);
     for (int i = 0; i < points.size(); i++) {
-      assertThat(points.get(i)[0]).isBetween(62.0, 882.0);
+      assertThat(points.get(i)[0]).isBetween(62.0, 834.0);
       assertThat(points.get(i)[1]).isBetween(0.0, 256.0);
       if (i > 0) {
         assertThat(points.get(i)[0]).isGreaterThan(points.get(i - 1)[0]);
@@ -100,7 +100,7 @@ public class CurveSvgTest {
         Double.parseDouble(
             ((Element) marker.getElementsByTagName("line").item(0)).getAttribute("x1"));
     double share = (pages - curve.from()) / (double) (curve.to() - curve.from());
-    assertThat(x).isCloseTo(62 + share * 820, within(0.01));
+    assertThat(x).isCloseTo(62 + share * 772, within(0.01));
     assertThat(marker.getTextContent()).isEqualTo(String.valueOf(pages));
   }
 
@@ -130,6 +130,32 @@ public class CurveSvgTest {
     }
   }
 
+  /** The right axis: 2 × 6 in and bleed on both sides beside the spine's own figure. */
+  @Test
+  public void theSheetsFiguresStandOnTheRight() throws Exception {
+    Document d =
+        parse(
+            CurveSvg.of(
+                curve("gannet-and-gauge", Binding.PERFECT_BOUND, "cream", 312), Unit.IN, 312));
+    NodeList texts = only(d, "axes").getElementsByTagName("text");
+    List<Double> left = new ArrayList<>();
+    List<Double> right = new ArrayList<>();
+    for (int i = 0; i < texts.getLength(); i++) {
+      Element text = (Element) texts.item(i);
+      String figure = text.getTextContent();
+      if (figure.matches("[\\d.]+") && text.getAttribute("text-anchor").equals("end")) {
+        left.add(Double.parseDouble(figure));
+      } else if (figure.matches("[\\d.]+") && text.getAttribute("text-anchor").equals("start")) {
+        right.add(Double.parseDouble(figure));
+      }
+    }
+    assertThat(left).hasSizeGreaterThan(2).hasSameSizeAs(right);
+    for (int i = 0; i < left.size(); i++) {
+      // 5 × 8 in is the first trim: 2 × 5 + 2 × 0.125
+      assertThat(right.get(i) - left.get(i)).isCloseTo(10.25, within(1e-6));
+    }
+  }
+
   @Test
   public void nothingIsDrawnWhereNothingIsMeasured() throws Exception {
     // the step table begins at 76: no line before it
@@ -138,7 +164,7 @@ public class CurveSvgTest {
     double first =
         Double.parseDouble(only(d, "bound").getAttribute("d").replaceFirst("M([\\d.]+) .*", "$1"));
     double share = (76 - curve.from()) / (double) (curve.to() - curve.from());
-    assertThat(first).isCloseTo(62 + share * 820, within(0.01));
+    assertThat(first).isCloseTo(62 + share * 772, within(0.01));
     // and no spot on a count that has no spine
     assertThat(only(d, "marker").getElementsByTagName("rect").getLength()).isZero();
   }

@@ -164,7 +164,6 @@ public class DocketController {
     model.addAttribute("version", DocketService.version(e));
     model.addAttribute("houses", houses.all());
     model.addAttribute("turns", PageTurn.values());
-    model.addAttribute("fieldNames", DocketForm.FIELDS);
     model.addAttribute("problems", problems);
     model.addAttribute("changes", String.join("; ", changes));
     model.addAttribute("shapeChanged", false);
@@ -175,7 +174,9 @@ public class DocketController {
         Optional.ofNullable(cover.house().bindings().get(e.getBinding()));
     Optional<Make.FlapRange> flaps = rules.flatMap(r -> r.make().flaps());
     model.addAttribute("flaps", flaps.orElse(null));
-    model.addAttribute("told", told(e));
+    boolean told = told(e);
+    model.addAttribute("told", told);
+    model.addAttribute("fieldNames", DocketForm.fields(flaps.isPresent(), told));
     model.addAttribute(
         "insideOffered", e.isInsidePrinted() || rules.flatMap(BindingRules::inside).isPresent());
     model.addAttribute("newer", covers.newerSheet(cover).orElse(null));

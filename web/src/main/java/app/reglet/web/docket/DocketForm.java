@@ -1,5 +1,6 @@
 package app.reglet.web.docket;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,26 +36,32 @@ public record DocketForm(
     String told,
     String toldSource,
     String inside) {
-  /** The fields that have a message of their own on the page. */
-  static final List<String> FIELDS =
-      List.of(
-          "title",
-          "subtitle",
-          "author",
-          "imprint",
-          "isbn",
-          "price",
-          "blurb",
-          "trim",
-          "pages",
-          "spread",
-          "stock",
-          "ink",
-          "binding",
-          "frontFlap",
-          "backFlap",
-          "told",
-          "toldSource");
+  /** The fields that the page of an edition shows, each with a message of its own. */
+  static List<String> fields(boolean flaps, boolean told) {
+    List<String> fields =
+        new ArrayList<>(
+            List.of(
+                "title",
+                "subtitle",
+                "author",
+                "imprint",
+                "isbn",
+                "price",
+                "blurb",
+                "trim",
+                "pages",
+                "spread",
+                "stock",
+                "ink",
+                "binding"));
+    if (flaps) {
+      fields.addAll(List.of("frontFlap", "backFlap"));
+    }
+    if (told) {
+      fields.addAll(List.of("told", "toldSource"));
+    }
+    return fields;
+  }
 
   public DocketForm {
     title = text(title);
