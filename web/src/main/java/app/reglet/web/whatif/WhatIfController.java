@@ -126,7 +126,7 @@ public class WhatIfController {
       SpineType type = covers.spineType(cover.design(), wrap);
       return new Told(
           pages,
-          wrap.spine().stated().print(unit),
+          wrap.spine().stated().isZero() ? "none" : wrap.spine().stated().print(unit),
           wrap.sheet().print(unit),
           type.print(unit),
           change,
