@@ -145,6 +145,12 @@ public class BindingsTest {
     // 16 × 0.002252 = 0.036032
     assertThat(desk.page.locator("#sum-spread")).hasText("±16 pages: spine ±0.036 in");
     assertThat(desk.page.locator("#measure-line")).containsText("300 ± 16 pp, provisional");
+    // trying another count doesn't make it final; counting the inside's file does
+    desk.page.navigate("/editions/" + desk.id() + "/what-if?pages=320");
+    desk.page
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Use 320 pages"))
+        .click();
+    assertThat(desk.page.locator("#measure-line")).containsText("320 ± 16 pp, provisional");
     desk.type("spread", "400");
     assertThat(desk.page.locator("#msg-spread")).containsText("as much as the count itself");
     desk.type("spread", "");
@@ -311,6 +317,8 @@ public class BindingsTest {
   public void theInsidesPdfIsCountedAndSetAgainstTheTrim() throws IOException {
     Desk desk = Desk.open().makeTitle("Counted", "Nobody").fill("6 x 9", "320", "");
     Page page = desk.page;
+    desk.type("spread", "8");
+    assertThat(page.locator("#measure-line")).containsText("provisional");
     page.locator("#file").setInputFiles(block(318, 6.125, 9.25));
     assertThat(page.locator("#block"))
         .containsText("The file has 318 pages; the docket says 320, 2 more.");
@@ -318,6 +326,7 @@ public class BindingsTest {
     assertThat(page.locator("#pages")).hasValue("320"); // nothing is taken before it is asked for
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Use 318 pages")).click();
     assertThat(page.locator("#pages")).hasValue("318");
+    assertThat(page.locator("#measure-line")).not().containsText("provisional");
     page.locator("#file").setInputFiles(block(319, 6.25, 9.25));
     assertThat(page.locator("#block")).containsText("with 1 blank page it is 320");
     assertThat(page.locator("#block"))

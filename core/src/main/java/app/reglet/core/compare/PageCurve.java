@@ -38,9 +38,8 @@ public record PageCurve(
    *
    * @param spine as the house states it
    * @param sheet width of the full sheet, exact
-   * @param bound whether the house binds this count
    */
-  public record Point(int pages, Length spine, Length sheet, boolean bound) {}
+  public record Point(int pages, Length spine, Length sheet) {}
 
   /**
    * A count from which something is otherwise.
@@ -93,7 +92,7 @@ public record PageCurve(
     List<Point> points = new ArrayList<>();
     int stride = (to - from) / MOST_POINTS + 1;
     for (int n = from; n <= to; n += stride) {
-      measured(spec, house, counts, n).ifPresent(points::add);
+      measured(spec, house, n).ifPresent(points::add);
     }
     List<Threshold> thresholds = new ArrayList<>();
     limits(counts, thresholds);
@@ -105,12 +104,10 @@ public record PageCurve(
     return new PageCurve(spec, from, to, points, thresholds);
   }
 
-  private static Optional<Point> measured(
-      Specification spec, RuleSheet house, PageCounts counts, int pages) {
+  private static Optional<Point> measured(Specification spec, RuleSheet house, int pages) {
     try {
       Wrap w = Measuring.measure(spec.withPages(pages), house);
-      return Optional.of(
-          new Point(pages, w.spine().stated(), w.sheet().width(), counts.allows(pages)));
+      return Optional.of(new Point(pages, w.spine().stated(), w.sheet().width()));
     } catch (Refusal r) {
       return Optional.empty();
     }

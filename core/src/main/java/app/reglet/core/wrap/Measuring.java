@@ -29,8 +29,12 @@ public final class Measuring {
   /** Above this no book is bound in one piece; such a count is a slip of the hand. */
   public static final int MOST_PAGES = 20_000;
 
-  private static final Length LARGEST_TRIM = Length.of(1500, Unit.MM);
-  private static final Length WIDEST_SPINE = Length.of(300, Unit.MM);
+  /** Longest side of a page, and widest flap, that is measured. */
+  public static final Length LARGEST_TRIM = Length.of(1500, Unit.MM);
+
+  /** Widest spine that a house may tell. */
+  public static final Length WIDEST_SPINE = Length.of(300, Unit.MM);
+
   private static final Length SMALLEST_TRIM = Length.of(20, Unit.MM);
 
   private final RuleSheet house;

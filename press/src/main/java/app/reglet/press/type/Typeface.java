@@ -24,7 +24,7 @@ public final class Typeface {
   private static final float EM = 1000f;
 
   /** Letters with ascenders, and the ligatures that may stand higher than their letters do. */
-  private static final String ASCENDING = "b d f h k l Th ff fi fl ffi";
+  private static final String ASCENDING = "b d f h k l Th ff fi fl ffi fb fh fj fk";
 
   private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
@@ -77,7 +77,7 @@ public final class Typeface {
           kerned,
           spaced,
           -inkOf(kerned, ASCENDING).getMinY() / EM,
-          inkOf(kerned, "gjpqy").getMaxY() / EM,
+          inkOf(kerned, "g j p q y gj gy fj").getMaxY() / EM,
           -inkOf(kerned, "HEIX").getMinY() / EM);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -86,10 +86,19 @@ public final class Typeface {
     }
   }
 
+  /** Bounds of the shaped glyphs' outlines: measured as {@link #shape} measures its ink. */
   private static Rectangle2D inkOf(Font font, String text) {
     char[] chars = text.toCharArray();
-    return font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT)
-        .getVisualBounds();
+    GlyphVector v =
+        font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
+    Rectangle2D ink = new Rectangle2D.Double();
+    for (int i = 0; i < v.getNumGlyphs(); i++) {
+      Rectangle2D glyph = v.getGlyphOutline(i).getBounds2D();
+      if (!glyph.isEmpty()) {
+        ink = ink.isEmpty() ? glyph : ink.createUnion(glyph);
+      }
+    }
+    return ink;
   }
 
   /** Short name in documents, {@code spectral-bold}. */

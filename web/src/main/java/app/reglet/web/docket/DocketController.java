@@ -140,7 +140,7 @@ public class DocketController {
 
   @PostMapping("/editions/{id}/docket/pages")
   String usePages(@PathVariable Long id, @RequestParam int pages) {
-    docket.usePages(id, pages);
+    docket.useFinalPages(id, pages);
     return "redirect:/editions/" + id + "/docket";
   }
 

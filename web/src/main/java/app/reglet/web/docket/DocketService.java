@@ -367,14 +367,22 @@ public class DocketService {
     editions.saveAndFlush(edition);
   }
 
-  /** Takes a page count, as counted from the inside's file. */
+  /** Takes the page count of the finished inside: nothing about it is provisional any more. */
   @Transactional
-  public void usePages(Long id, int pages) {
+  public void useFinalPages(Long id, int pages) {
+    usePages(id, pages).setSpread("", 0);
+  }
+
+  /** Takes a page count; how far it may still go stays, unless it would go below a page. */
+  @Transactional
+  public EditionEntity usePages(Long id, int pages) {
     EditionEntity edition =
         editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
     edition.setPages(String.valueOf(pages), PageCount.parse(String.valueOf(pages)));
-    edition.setSpread("", 0);
-    editions.saveAndFlush(edition);
+    if (edition.getSpread() >= pages) {
+      edition.setSpread("", 0);
+    }
+    return editions.save(edition);
   }
 
   /** Measures an edition by the version of its house's sheet that is in force. */

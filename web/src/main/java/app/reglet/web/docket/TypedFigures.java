@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
 import app.reglet.web.titles.EditionEntity;
 import java.math.BigInteger;
 
@@ -50,22 +51,27 @@ final class TypedFigures {
     if (flap.isNegative()) {
       throw new Refusal("flaps", "A flap can't be narrower than 0, which is none.");
     }
-    if (flap.isMoreThan(Length.of(1500, Unit.MM))) {
+    if (flap.isMoreThan(Measuring.LARGEST_TRIM)) {
       throw new Refusal(
-          "flaps", "A flap of " + flap.print(unit) + " is wider than any cover: 1500 mm at most.");
+          "flaps",
+          "A flap of "
+              + flap.print(unit)
+              + " is wider than any cover: "
+              + Measuring.LARGEST_TRIM.brief(unit)
+              + " at most.");
     }
     return flap;
   }
 
   static Length told(String typed, Unit unit) {
     Length spine = Length.parse(typed, unit);
-    if (!spine.isPositive() || spine.isMoreThan(Length.of(300, Unit.MM))) {
+    if (!spine.isPositive() || spine.isMoreThan(Measuring.WIDEST_SPINE)) {
       throw new Refusal(
           "told",
           "A spine of "
               + spine.print(unit)
               + " can't be: above 0, at most "
-              + Length.of(300, Unit.MM).brief(unit)
+              + Measuring.WIDEST_SPINE.brief(unit)
               + ".");
     }
     return spine;

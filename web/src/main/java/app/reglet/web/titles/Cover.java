@@ -8,6 +8,7 @@ import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.type.SpineType;
 import java.util.List;
 import java.util.Optional;
 

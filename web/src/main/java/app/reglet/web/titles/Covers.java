@@ -19,6 +19,7 @@ import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Composer;
 import app.reglet.press.art.Pictures;
+import app.reglet.press.type.SpineType;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.bench.Revisions;

@@ -1,12 +1,10 @@
-package app.reglet.web.titles;
+package app.reglet.press.type;
 
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.type.Setter;
-import app.reglet.press.type.Typeface;
 
 /**
  * The room for words across a spine: the band between its safe lines, and the largest size of a
