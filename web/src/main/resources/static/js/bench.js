@@ -40,7 +40,10 @@ function view() {
   const c = document.getElementById("centres");
   if (c) c.checked = b.dataset.centres === "on";
   const pad = document.getElementById("focus-pad");
-  if (pad) markFocus(pad, pad.dataset.x, pad.dataset.y);
+  if (pad) {
+    pad.style.setProperty("--ratio", pad.dataset.ratio);
+    markFocus(pad, pad.dataset.x, pad.dataset.y);
+  }
 }
 
 /** The side of the tray that leaves the sheet larger in this window. */
@@ -150,6 +153,10 @@ document.addEventListener("pointerdown", (e) => {
     return;
   }
   e.preventDefault();
+  if (board().dataset.looking) {
+    choose(g.dataset.piece, true);
+    return;
+  }
   const start = toMm(e);
   drag = { g, id: g.dataset.piece, start, box: boxOf(g.querySelector("rect")), resize: e.target.classList.contains("grip"), lines: lines(g.dataset.piece), moved: false };
   g.classList.add("moving");
@@ -220,6 +227,8 @@ document.addEventListener("keydown", (e) => {
     choose(id, true);
   } else if (e.key === "Escape") {
     choose("", false);
+  } else if (board().dataset.looking) {
+    // who only looks on walks the pieces, no more
   } else if (e.key === "Delete" || e.key === "Backspace") {
     e.preventDefault();
     send(`/pieces/${encodeURIComponent(id)}/off`, {});

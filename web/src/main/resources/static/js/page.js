@@ -15,6 +15,12 @@ document.addEventListener("htmx:afterOnLoad", (e) => {
   if (e.detail.successful && message()) message().replaceChildren();
 });
 
+// with people, what changes something carries the session's token
+document.addEventListener("htmx:configRequest", (e) => {
+  const token = document.querySelector("meta[name=csrf]");
+  if (token) e.detail.headers[token.dataset.header] = token.content;
+});
+
 function unsaved(sentence) {
   say(sentence);
   const saved = document.getElementById("saved");

@@ -204,7 +204,7 @@ public class PressFileTest {
       if (format.equals("jpg")) {
         // the JPEG goes in as it came, not encoded again
         Tool.ok("pdfimages", "-all", file.toString(), file.resolveSibling("img").toString());
-        assertThat(file.resolveSibling("img-000.jpg")).hasBinaryContent(picture.file().get());
+        assertThat(file.resolveSibling("img-000.jpg")).hasBinaryContent(picture.file().all());
       }
       Tool.ok("qpdf", "--check", file.toString());
       if (format.equals("tiff")) {

@@ -1,14 +1,25 @@
 package app.reglet.web;
 
 import app.reglet.web.cli.RegletCommand;
+import app.reglet.web.people.Access;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.DatabaseFile;
+import app.reglet.web.store.StartTrouble;
 import java.io.IOException;
-import java.nio.file.Files;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.net.UnknownHostException;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.Map;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 
 /** Starts Reglet: the web application, or one command of the command line. */
 @SpringBootApplication
@@ -20,13 +31,14 @@ public class Reglet {
     }
     try {
       start(dataDirectory(), args);
-    } catch (IOException e) {
-      System.err.println("The data directory can't be used: " + e.getMessage());
+    } catch (StartTrouble e) {
+      System.err.println(e.getMessage());
       System.exit(2);
     }
   }
 
-  private static Path dataDirectory() {
+  /** The directory that the environment names. */
+  public static Path dataDirectory() {
     String named = System.getenv("REGLET_DATA");
     return Path.of(named == null || named.isBlank() ? "data" : named);
   }
@@ -34,16 +46,73 @@ public class Reglet {
   /**
    * Starts the web application on a data directory.
    *
-   * @throws IOException when the directory can't be made or written
+   * @throws StartTrouble when directory, database, address or port can't be used
    */
-  public static ConfigurableApplicationContext start(Path data, String... args) throws IOException {
-    Path directory = data.toAbsolutePath().normalize();
-    Files.createDirectories(directory);
-    if (!Files.isWritable(directory)) {
-      throw new IOException(directory + " is not writable");
+  public static ConfigurableApplicationContext start(Path data, String... args) {
+    return start(data, WebApplicationType.SERVLET, args);
+  }
+
+  /** Starts everything but the web server, for a command that works on the data. */
+  public static ConfigurableApplicationContext startWithoutPages(Path data) {
+    return start(data, WebApplicationType.NONE);
+  }
+
+  private static ConfigurableApplicationContext start(
+      Path data, WebApplicationType type, String... args) {
+    DataDirectory directory = DataDirectory.claim(data);
+    // the connection keeps the database open between this look at it and its first use
+    try (Connection looked = DatabaseFile.open(directory)) {
+      SpringApplication application = new SpringApplication(Reglet.class);
+      application.setWebApplicationType(type);
+      application.setLogStartupInfo(false);
+      application.setDefaultProperties(
+          Map.of(
+              "reglet.directory",
+              directory.root().toString(),
+              "spring.servlet.multipart.location",
+              directory.uploads().toString()));
+      application.addInitializers(
+          context -> {
+            ((GenericApplicationContext) context)
+                .registerBean(DataDirectory.class, () -> directory);
+            if (type == WebApplicationType.SERVLET) {
+              var environment = context.getEnvironment();
+              String address = environment.getProperty("server.address", "127.0.0.1");
+              Access.expectPeopleFor(address, looked);
+              expectFree(address, environment.getProperty("server.port", Integer.class, 8080));
+            }
+          });
+      return application.run(Arrays.copyOf(args, args.length));
+    } catch (SQLException | RuntimeException e) {
+      directory.destroy();
+      for (Throwable t = e; t != null; t = t.getCause()) {
+        if (t instanceof StartTrouble s) {
+          throw s;
+        }
+      }
+      throw e instanceof RuntimeException r ? r : new IllegalStateException(e);
     }
-    SpringApplication application = new SpringApplication(Reglet.class);
-    application.setDefaultProperties(Map.of("reglet.directory", directory.toString()));
-    return application.run(Arrays.copyOf(args, args.length));
+  }
+
+  private static void expectFree(String address, int port) {
+    if (port == 0) {
+      return;
+    }
+    try (ServerSocket socket = new ServerSocket()) {
+      socket.setReuseAddress(true);
+      socket.bind(new InetSocketAddress(InetAddress.getByName(address), port));
+    } catch (UnknownHostException e) {
+      throw new StartTrouble(
+          "REGLET_ADDRESS is “" + address + "”, which is no address of this machine.");
+    } catch (IOException e) {
+      throw new StartTrouble(
+          "Port "
+              + port
+              + " at "
+              + address
+              + " can't be used ("
+              + e.getMessage()
+              + "): end the program that has it, or choose another with REGLET_PORT.");
+    }
   }
 }

@@ -300,7 +300,7 @@ final class DocumentPart {
   }
 
   List<DocumentPart> parts(String key) {
-    List<JsonNode> items = items(key, 5000);
+    List<JsonNode> items = items(key, RuleSheetReader.MOST_ITEMS);
     List<DocumentPart> parts = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
       parts.add(new DocumentPart(items.get(i), path(key) + "[" + i + "]", unit));

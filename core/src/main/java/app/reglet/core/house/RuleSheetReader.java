@@ -9,6 +9,7 @@ import app.reglet.core.book.ToldSpine;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Rounding;
 import app.reglet.core.measure.Unit;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
@@ -37,11 +39,31 @@ public final class RuleSheetReader {
   public static final String FORMAT = "reglet-rule-sheet/1";
 
   private static final int LARGEST_DOCUMENT = 1_000_000;
+
+  /**
+   * Most items of a list: a step table with a row for every even count of a thick book has 1000.
+   */
+  public static final int MOST_ITEMS = 2000;
+
+  private static final int MOST_VALUES = 24_000;
+  private static final int DEEPEST = 20;
+  private static final int LONGEST_NUMBER = 60;
+
+  /** Digits before or after the point of any number, an exponent counted in. */
+  private static final int MOST_DIGITS = 30;
+
   static final int MOST_PAGES = 20_000;
 
   private static final JsonMapper JSON =
       JsonMapper.builder(
-              JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+              JsonFactory.builder()
+                  .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                  .streamReadConstraints(
+                      StreamReadConstraints.builder()
+                          .maxNestingDepth(DEEPEST)
+                          .maxNumberLength(LONGEST_NUMBER)
+                          .build())
+                  .build())
           .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .build();
@@ -81,7 +103,7 @@ public final class RuleSheetReader {
   /**
    * The document as a tree.
    *
-   * @throws Refusal when it is no JSON, is too long, or names a field twice
+   * @throws Refusal when it is no JSON, names a field twice, or is too long, too deep or too full
    */
   public static JsonNode parse(String json) {
     if (json.length() > LARGEST_DOCUMENT) {
@@ -93,7 +115,12 @@ public final class RuleSheetReader {
               LARGEST_DOCUMENT));
     }
     try {
-      return JSON.readTree(json);
+      JsonNode root = JSON.readTree(json);
+      if (root == null || root.isMissingNode()) {
+        throw new Refusal("This is not JSON: it is empty.");
+      }
+      bounded(root, "", 0);
+      return root;
     } catch (JacksonException e) {
       String reason = e.getOriginalMessage().lines().findFirst().orElse("it can't be read");
       String place =
@@ -106,6 +133,60 @@ public final class RuleSheetReader {
                   + ")";
       throw new Refusal("This is not JSON: " + reason + place + ".");
     }
+  }
+
+  /**
+   * Sees that a document is of a size that can be worked with and shown: no number whose digits
+   * would fill the memory, no list that no form could hold.
+   *
+   * @return how many values were seen, counting on from {@code seen}
+   */
+  private static int bounded(JsonNode node, String path, int seen) {
+    int count = seen + 1;
+    if (count > MOST_VALUES) {
+      throw new Refusal(
+          String.format(
+              Locale.ROOT,
+              "The document has more than %,d values; no rule sheet needs as many.",
+              MOST_VALUES));
+    }
+    if (node.isNumber()) {
+      BigDecimal value = node.decimalValue();
+      if (Math.abs((long) value.scale()) > MOST_DIGITS
+          || value.precision() - (long) value.scale() > MOST_DIGITS) {
+        throw new Refusal(
+            path,
+            "“"
+                + path
+                + "” has more than "
+                + MOST_DIGITS
+                + " digits before or after the point: no figure of a cover has as many.");
+      }
+    } else if (node.isArray()) {
+      if (node.size() > MOST_ITEMS) {
+        throw new Refusal(
+            path,
+            String.format(
+                Locale.ROOT,
+                "“%s” has %,d items; a list has at most %,d.",
+                path,
+                node.size(),
+                MOST_ITEMS));
+      }
+      for (int i = 0; i < node.size(); i++) {
+        count = bounded(node.get(i), path + "[" + i + "]", count);
+      }
+    } else if (node.isObject()) {
+      for (Map.Entry<String, JsonNode> field : node.properties()) {
+        String name = field.getKey();
+        if (name.length() > 200) {
+          throw new Refusal(
+              path, "A field's name has " + name.length() + " characters; 200 are allowed.");
+        }
+        count = bounded(field.getValue(), path.isEmpty() ? name : path + "." + name, count);
+      }
+    }
+    return count;
   }
 
   private RuleSheet sheet() {

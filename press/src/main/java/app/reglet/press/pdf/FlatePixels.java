@@ -1,15 +1,24 @@
 package app.reglet.press.pdf;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
+import app.reglet.press.picture.PngFile;
+import app.reglet.press.picture.Rows;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.graphics.color.PDICCBased;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /**
@@ -22,45 +31,105 @@ final class FlatePixels {
 
   private FlatePixels() {}
 
-  /** The picture as an image object, 8 bits a channel, RGB. */
-  static PDImageXObject of(PDDocument document, BufferedImage image) throws IOException {
-    int w = image.getWidth();
-    int h = image.getHeight();
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream(1 << 20);
+  /** The picture as an image object, 8 bits a channel, RGB, packed row by row as it is read. */
+  static PDImageXObject of(PDDocument document, Rows rows) throws IOException {
+    int w = rows.width();
+    int h = rows.height();
+    COSStream packed = document.getDocument().createCOSStream();
     Deflater deflater = new Deflater(Deflater.BEST_SPEED);
-    try (DeflaterOutputStream out = new DeflaterOutputStream(bytes, deflater, 1 << 16)) {
-      int[] pixels = new int[w];
+    try (OutputStream raw = packed.createRawOutputStream();
+        DeflaterOutputStream out = new DeflaterOutputStream(raw, deflater, 1 << 16)) {
+      byte[] rgb = new byte[3 * w];
       byte[] row = new byte[1 + 3 * w];
       row[0] = SUB;
       for (int y = 0; y < h; y++) {
-        image.getRGB(0, y, w, 1, pixels, 0, w);
-        int before = 0;
-        for (int x = 0; x < w; x++) {
-          int p = pixels[x];
-          row[1 + 3 * x] = (byte) ((p >> 16) - (before >> 16));
-          row[2 + 3 * x] = (byte) ((p >> 8) - (before >> 8));
-          row[3 + 3 * x] = (byte) (p - before);
-          before = p;
+        rows.next(rgb);
+        for (int i = 0; i < 3; i++) {
+          row[1 + i] = rgb[i];
+        }
+        for (int i = 3; i < rgb.length; i++) {
+          row[1 + i] = (byte) (rgb[i] - rgb[i - 3]);
         }
         out.write(row);
       }
     } finally {
       deflater.end();
     }
-    PDImageXObject object =
-        new PDImageXObject(
-            document,
-            new ByteArrayInputStream(bytes.toByteArray()),
-            COSName.FLATE_DECODE,
-            w,
-            h,
-            8,
-            PDDeviceRGB.INSTANCE);
+    return image(document, packed, w, h, 8, 3, PDDeviceRGB.INSTANCE);
+  }
+
+  /**
+   * The pixels of a PNG as they are packed in it: no transparency, not interlaced. Its rows are
+   * what a PDF's predictor 15 reads.
+   */
+  static PDImageXObject of(PDDocument document, PngFile png) throws IOException {
+    COSStream packed = document.getDocument().createCOSStream();
+    try (OutputStream raw = packed.createRawOutputStream();
+        InputStream data = png.data()) {
+      data.transferTo(raw);
+    }
+    return image(
+        document,
+        packed,
+        png.width(),
+        png.height(),
+        png.depth(),
+        png.channels(),
+        colours(document, png));
+  }
+
+  private static PDColorSpace colours(PDDocument document, PngFile png) throws IOException {
+    PDColorSpace base =
+        png.colour() == 0 && png.profile().length == 0
+            ? PDDeviceGray.INSTANCE
+            : PDDeviceRGB.INSTANCE;
+    if (png.profile().length > 0) {
+      PDICCBased profile = new PDICCBased(document);
+      try (OutputStream out = profile.getPDStream().createOutputStream(COSName.FLATE_DECODE)) {
+        out.write(png.profile());
+      }
+      int channels = png.colour() == 0 ? 1 : 3;
+      profile.getPDStream().getCOSObject().setInt(COSName.N, channels);
+      profile
+          .getPDStream()
+          .getCOSObject()
+          .setItem(COSName.ALTERNATE, channels == 1 ? COSName.DEVICEGRAY : COSName.DEVICERGB);
+      base = profile;
+    }
+    if (png.colour() != 3) {
+      return base;
+    }
+    COSArray indexed = new COSArray();
+    indexed.add(COSName.INDEXED);
+    indexed.add(base);
+    indexed.add(COSInteger.get(png.palette().length / 3 - 1L));
+    indexed.add(new COSString(png.palette()));
+    return PDColorSpace.create(indexed);
+  }
+
+  private static PDImageXObject image(
+      PDDocument document,
+      COSStream packed,
+      int w,
+      int h,
+      int bits,
+      int channels,
+      PDColorSpace colours)
+      throws IOException {
+    packed.setItem(COSName.TYPE, COSName.XOBJECT);
+    packed.setItem(COSName.SUBTYPE, COSName.IMAGE);
+    packed.setItem(COSName.FILTER, COSName.FLATE_DECODE);
     COSDictionary parameters = new COSDictionary();
     parameters.setInt(COSName.PREDICTOR, 15);
-    parameters.setInt(COSName.COLORS, 3);
+    parameters.setInt(COSName.COLORS, channels);
+    parameters.setInt(COSName.BITS_PER_COMPONENT, bits);
     parameters.setInt(COSName.COLUMNS, w);
-    object.getCOSObject().setItem(COSName.DECODE_PARMS, parameters);
+    packed.setItem(COSName.DECODE_PARMS, parameters);
+    PDImageXObject object = new PDImageXObject(new PDStream(packed), null);
+    object.setWidth(w);
+    object.setHeight(h);
+    object.setBitsPerComponent(bits);
+    object.setColorSpace(colours);
     return object;
   }
 }

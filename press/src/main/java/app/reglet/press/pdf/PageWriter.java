@@ -3,15 +3,18 @@ package app.reglet.press.pdf;
 import app.reglet.press.art.Frame;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Paint;
+import app.reglet.press.picture.JpegFile;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.PngFile;
+import app.reglet.press.picture.Rows;
 import app.reglet.press.type.Typeface;
 import java.awt.geom.AffineTransform;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,12 +33,17 @@ import org.apache.pdfbox.pdfwriter.ContentStreamWriter;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** Writes marks as the operators of one page (ISO 32000-1, 8 and 9), in mm with y down. */
 final class PageWriter {
   private static final double POINTS_PER_MM = 72 / 25.4;
+
+  /** Pixels that are decoded and packed as a JPEG in memory; more are packed without loss. */
+  private static final long MOST_PACKED_ANEW = 12_000_000;
 
   private final PDDocument document;
   private final PDResources resources;
@@ -177,65 +185,42 @@ final class PageWriter {
 
   /** A JPEG goes in as it came, at its own resolution; others without loss. */
   private PDImageXObject embed(Picture picture) throws IOException {
-    byte[] file = picture.file().get();
-    return switch (picture.format()) {
-      case JPEG -> jpeg(picture, file);
-      case PNG -> png(picture, file);
-      case TIFF -> FlatePixels.of(document, rgb(PictureReader.pixels(picture)));
-    };
-  }
-
-  private PDImageXObject jpeg(Picture picture, byte[] file) throws IOException {
-    int channels = JpegChannels.of(file);
-    if (channels == 1 || channels == 3) {
-      return JPEGFactory.createFromByteArray(document, file);
+    if (picture.format() == Picture.Format.JPEG) {
+      return jpeg(picture);
     }
-    return JPEGFactory.createFromImage(document, rgb(PictureReader.pixels(picture)), 0.95f);
-  }
-
-  /** A PNG with transparency is laid on white: press files carry no live transparency. */
-  private PDImageXObject png(Picture picture, byte[] file) throws IOException {
-    BufferedImage decoded = null;
-    boolean mayBeTransparent =
-        file.length > 25 && (file[25] & 4) != 0 || hasTransparencyChunk(file);
-    if (mayBeTransparent) {
-      decoded = PictureReader.pixels(picture);
-    }
-    return decoded == null
-        ? PDImageXObject.createFromByteArray(document, file, picture.sha())
-        : FlatePixels.of(document, rgb(decoded));
-  }
-
-  /** Looks for a tRNS chunk before the pixels (PNG specification, ISO/IEC 15948, 11.3.2). */
-  private static boolean hasTransparencyChunk(byte[] file) {
-    java.nio.ByteBuffer in = java.nio.ByteBuffer.wrap(file);
-    int at = 8;
-    while (at >= 8 && at + 8 < file.length) {
-      int type = in.getInt(at + 4);
-      if (type == 0x74524e53) {
-        return true;
+    if (picture.format() == Picture.Format.PNG) {
+      PngFile png = PngFile.of(picture.file());
+      if (!png.interlaced() && !png.mayBeTransparent()) {
+        return FlatePixels.of(document, png);
       }
-      if (type == 0x49444154) {
-        return false;
-      }
-      at += 12 + in.getInt(at);
     }
-    return false;
+    // a PNG with transparency is laid on white: press files carry no live transparency
+    try (Rows rows = PictureReader.rows(picture)) {
+      return FlatePixels.of(document, rows);
+    }
   }
 
-  private static BufferedImage rgb(BufferedImage image) {
-    if (image.getType() == BufferedImage.TYPE_INT_RGB
-        || image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
-      return image;
+  private PDImageXObject jpeg(Picture picture) throws IOException {
+    JpegFile jpeg = JpegFile.of(picture.file());
+    if (jpeg.channels() == 1 || jpeg.channels() == 3) {
+      try (InputStream in = picture.file().open()) {
+        return new PDImageXObject(
+            document,
+            in,
+            COSName.DCT_DECODE,
+            jpeg.width(),
+            jpeg.height(),
+            8,
+            jpeg.channels() == 1 ? PDDeviceGray.INSTANCE : PDDeviceRGB.INSTANCE);
+      }
     }
-    BufferedImage rgb =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
-    var g = rgb.createGraphics();
-    g.setColor(java.awt.Color.WHITE);
-    g.fillRect(0, 0, rgb.getWidth(), rgb.getHeight());
-    g.drawImage(image, 0, 0, null);
-    g.dispose();
-    return rgb;
+    if ((long) jpeg.width() * jpeg.height() <= MOST_PACKED_ANEW) {
+      return JPEGFactory.createFromImage(
+          document, PictureReader.onWhite(PictureReader.pixels(picture, MOST_PACKED_ANEW)), 0.95f);
+    }
+    try (Rows rows = PictureReader.rows(picture)) {
+      return FlatePixels.of(document, rows);
+    }
   }
 
   private void paint(Paint paint) throws IOException {

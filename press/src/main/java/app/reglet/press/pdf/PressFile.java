@@ -9,8 +9,10 @@ import java.awt.color.ICC_Profile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Calendar;
@@ -19,6 +21,9 @@ import java.util.Locale;
 import java.util.TimeZone;
 import java.util.zip.CRC32;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.io.MemoryUsageSetting;
+import org.apache.pdfbox.io.RandomAccessStreamCache.StreamCacheCreateFunction;
 import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -41,6 +46,8 @@ import org.apache.xmpbox.xml.XmpSerializer;
  * same bytes.
  */
 public final class PressFile {
+  private static final long IN_MEMORY = 8_000_000;
+
   private PressFile() {}
 
   /**
@@ -63,7 +70,43 @@ public final class PressFile {
    * @param made the time written into the file, to the second
    */
   public static byte[] make(Artwork artwork, Wrap wrap, Book book, Instant made) {
-    try (PDDocument document = new PDDocument()) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      write(artwork, wrap, book, made, out, IOUtils.createMemoryOnlyStreamCache());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toByteArray();
+  }
+
+  /**
+   * Writes the file of one page of a cover.
+   *
+   * @param out where to; not closed
+   * @param scratch directory for what doesn't fit the memory while it is made
+   * @throws IOException when it can't be written
+   */
+  public static void write(
+      Artwork artwork, Wrap wrap, Book book, Instant made, OutputStream out, Path scratch)
+      throws IOException {
+    write(
+        artwork,
+        wrap,
+        book,
+        made,
+        out,
+        MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
+  }
+
+  private static void write(
+      Artwork artwork,
+      Wrap wrap,
+      Book book,
+      Instant made,
+      OutputStream out,
+      StreamCacheCreateFunction cache)
+      throws IOException {
+    try (PDDocument document = new PDDocument(cache)) {
       document.setVersion(1.6f);
       PDPage page = PageBoxes.page(wrap);
       document.addPage(page);
@@ -81,11 +124,7 @@ public final class PressFile {
       CRC32 seed = new CRC32();
       seed.update(content);
       document.setDocumentId(seed.getValue());
-      ByteArrayOutputStream out = new ByteArrayOutputStream();
       document.save(out, CompressParameters.DEFAULT_COMPRESSION);
-      return out.toByteArray();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
   }
 

@@ -1,5 +1,7 @@
 package app.reglet.press.picture;
 
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
 import com.twelvemonkeys.imageio.metadata.Directory;
 import com.twelvemonkeys.imageio.metadata.Entry;
 import com.twelvemonkeys.imageio.metadata.jpeg.JPEG;
@@ -7,7 +9,6 @@ import com.twelvemonkeys.imageio.metadata.jpeg.JPEGSegment;
 import com.twelvemonkeys.imageio.metadata.jpeg.JPEGSegmentUtil;
 import com.twelvemonkeys.imageio.metadata.tiff.TIFF;
 import com.twelvemonkeys.imageio.metadata.tiff.TIFFReader;
-import com.twelvemonkeys.imageio.stream.ByteArrayImageInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
@@ -18,11 +19,11 @@ import javax.imageio.stream.ImageInputStream;
 final class ExifOrientation {
   private ExifOrientation() {}
 
-  static int of(byte[] file, Picture.Format format) {
+  static int of(FileBytes file, Picture.Format format, Budget budget) {
     try {
       return switch (format) {
-        case JPEG -> ofJpeg(file);
-        case TIFF -> ofTiff(new ByteArrayImageInputStream(file));
+        case JPEG -> ofJpeg(file, budget);
+        case TIFF -> ofTiff(file.image(budget));
         case PNG -> 1;
       };
     } catch (IOException | RuntimeException e) {
@@ -30,8 +31,8 @@ final class ExifOrientation {
     }
   }
 
-  private static int ofJpeg(byte[] file) throws IOException {
-    try (ImageInputStream in = new ByteArrayImageInputStream(file)) {
+  private static int ofJpeg(FileBytes file, Budget budget) throws IOException {
+    try (ImageInputStream in = file.image(budget)) {
       List<JPEGSegment> exif = JPEGSegmentUtil.readSegments(in, JPEG.APP1, "Exif");
       if (exif.isEmpty()) {
         return 1;

@@ -1,6 +1,6 @@
 package app.reglet.press.picture;
 
-import java.util.function.Supplier;
+import app.reglet.press.reading.FileBytes;
 
 /**
  * A stored picture, known by what was found when it came in.
@@ -14,13 +14,7 @@ import java.util.function.Supplier;
  * @param file the bytes as they came in
  */
 public record Picture(
-    String sha,
-    Format format,
-    int width,
-    int height,
-    int orientation,
-    int mean,
-    Supplier<byte[]> file) {
+    String sha, Format format, int width, int height, int orientation, int mean, FileBytes file) {
   /** File formats that are taken. */
   public enum Format {
     JPEG("image/jpeg"),

@@ -1,17 +1,15 @@
 package app.reglet.press.picture;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.Locale;
 import javax.imageio.IIOImage;
@@ -31,6 +29,18 @@ public final class PictureReader {
   /** Most pixels taken: a 17 × 24 in sheet at 500 ppi. */
   public static final long MOST_PIXELS = 100_000_000L;
 
+  /** Most pixels of a progressive JPEG: its decoder holds some six bytes for each. */
+  private static final long MOST_PROGRESSIVE = 50_000_000L;
+
+  /** Most pixels of a JPEG in CMYK, whose colours are converted at some two million a second. */
+  private static final long MOST_CMYK = 40_000_000L;
+
+  /** Most bytes of an interlaced PNG when it is unpacked. */
+  private static final long MOST_INTERLACED = 100_000_000L;
+
+  /** Most scans of a JPEG. */
+  private static final int MOST_SCANS = 200;
+
   private static final int SAMPLE = 96;
 
   private PictureReader() {}
@@ -41,71 +51,183 @@ public final class PictureReader {
    * @throws Refusal when it is no JPEG, PNG or TIFF, is damaged, or is too large
    */
   public static Picture read(byte[] file) {
-    if (file.length == 0) {
+    return read(FileBytes.of(file), Budget.forFile(file.length));
+  }
+
+  /**
+   * Looks at a file without keeping its pixels.
+   *
+   * @param budget what it may cost
+   * @throws Refusal when it is no JPEG, PNG or TIFF, is damaged, is too large or costs too much
+   */
+  public static Picture read(FileBytes file, Budget budget) {
+    long length = file.length();
+    if (length == 0) {
       throw new Refusal("picture", "The file is empty: choose a JPEG, PNG or TIFF picture.");
     }
-    if (file.length > MOST_BYTES) {
+    if (length > MOST_BYTES) {
       throw new Refusal(
           "picture",
           String.format(
               Locale.ROOT,
               "The file has %.1f MB; a picture has at most %d MB.",
-              file.length / 1e6,
+              length / 1e6,
               MOST_BYTES / 1_000_000));
     }
-    Picture.Format format = format(file);
-    try (Opened opened = Opened.of(file, format)) {
-      int w = opened.reader.getWidth(0);
-      int h = opened.reader.getHeight(0);
-      if ((long) w * h > MOST_PIXELS) {
-        throw new Refusal(
-            "picture",
-            String.format(
-                Locale.ROOT,
-                "The picture has %d × %d = %.0f million pixels; at most %d million are taken.",
-                w,
-                h,
-                (double) w * h / 1e6,
-                MOST_PIXELS / 1_000_000));
+    Picture.Format format = null;
+    try {
+      format = format(file.first(16));
+      if (format == Picture.Format.JPEG) {
+        expectUsable(JpegFile.of(file));
+      } else if (format == Picture.Format.PNG) {
+        expectUsable(PngFile.of(file));
       }
-      int orientation = ExifOrientation.of(file, format);
-      boolean swap = Orientation.swapsSides(orientation);
-      BufferedImage sample = small(opened.reader, w, h, SAMPLE);
-      return new Picture(
-          sha(file), format, swap ? h : w, swap ? w : h, orientation, mean(sample), () -> file);
+      try (Opened opened = Opened.of(file, format, budget)) {
+        int w = opened.reader.getWidth(0);
+        int h = opened.reader.getHeight(0);
+        expectPixels("The picture", w, h, MOST_PIXELS, "");
+        int orientation = ExifOrientation.of(file, format, budget);
+        boolean swap = Orientation.swapsSides(orientation);
+        BufferedImage sample = small(opened.reader, w, h, SAMPLE);
+        return new Picture(
+            file.sha(), format, swap ? h : w, swap ? w : h, orientation, mean(sample), file);
+      }
     } catch (IOException | RuntimeException e) {
-      if (e instanceof Refusal r) {
-        throw r;
-      }
+      throw refusal(e, format);
+    } catch (StackOverflowError | OutOfMemoryError e) {
       throw new Refusal(
           "picture",
-          "The "
-              + format
-              + " file can't be read: it is damaged, or of a kind Reglet does not know. Save it anew and try again.");
+          "The file takes more memory to read than a picture of its size may: save it anew and try again.");
     }
   }
 
-  /** SHA-256 in hex. */
-  public static String sha(byte[] file) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(file));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
+  /** Readers wrap what stopped them. */
+  private static Refusal refusal(Exception e, Picture.Format format) {
+    for (Throwable t = e; t != null; t = t.getCause()) {
+      if (t instanceof Refusal r) {
+        return r;
+      }
+    }
+    return new Refusal(
+        "picture",
+        "The "
+            + (format == null ? "picture" : format)
+            + " file can't be read: it is damaged, or of a kind Reglet does not know. Save it anew and try again.");
+  }
+
+  private static void expectUsable(JpegFile jpeg) {
+    if (jpeg.bits() != 8) {
+      throw new Refusal(
+          "picture",
+          "This JPEG has " + jpeg.bits() + " bits a channel; 8 can be printed: save it with 8.");
+    }
+    if (jpeg.scans() > MOST_SCANS) {
+      throw new Refusal(
+          "picture",
+          String.format(
+              Locale.ROOT,
+              "This JPEG comes in %,d scans; a progressive one has some ten, at most %d are read. Save it anew.",
+              jpeg.scans(),
+              MOST_SCANS));
+    }
+    expectPixels("The picture", jpeg.width(), jpeg.height(), MOST_PIXELS, "");
+    if (jpeg.progressive()) {
+      expectPixels(
+          "This progressive JPEG",
+          jpeg.width(),
+          jpeg.height(),
+          MOST_PROGRESSIVE,
+          " of progressive ones: save it as a baseline JPEG");
+    }
+    if (jpeg.channels() == 4) {
+      expectPixels(
+          "This JPEG of four channels",
+          jpeg.width(),
+          jpeg.height(),
+          MOST_CMYK,
+          " of such: save it smaller");
     }
   }
 
-  /** The stored pixels, as sRGB or grey, not yet turned upright. */
-  public static BufferedImage pixels(Picture picture) {
-    try (Opened opened = Opened.of(picture.file().get(), picture.format())) {
-      return opened.reader.read(0);
+  private static void expectUsable(PngFile png) {
+    expectPixels("The picture", png.width(), png.height(), MOST_PIXELS, "");
+    if (png.interlaced() && png.unpacked() > MOST_INTERLACED) {
+      throw new Refusal(
+          "picture",
+          String.format(
+              Locale.ROOT,
+              "This interlaced PNG unpacks to %.0f MB, which must be in memory at once; at most %d MB are. Save it without interlacing.",
+              png.unpacked() / 1e6,
+              MOST_INTERLACED / 1_000_000));
+    }
+  }
+
+  private static void expectPixels(String what, long w, long h, long most, String kind) {
+    if (w * h > most) {
+      throw new Refusal(
+          "picture",
+          String.format(
+              Locale.ROOT,
+              "%s has %d × %d = %.0f million pixels; at most %d million are taken%s.",
+              what,
+              w,
+              h,
+              (double) w * h / 1e6,
+              most / 1_000_000,
+              kind));
+    }
+  }
+
+  /**
+   * The stored pixels as sRGB or grey, not yet turned upright; of a large picture every second,
+   * third … of each row and column, so that no more than so many come.
+   *
+   * @param most pixels that may come
+   */
+  public static BufferedImage pixels(Picture picture, long most) {
+    try (Opened opened =
+        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
+      int w = opened.reader.getWidth(0);
+      int h = opened.reader.getHeight(0);
+      int step = 1;
+      while ((long) ((w + step - 1) / step) * ((h + step - 1) / step) > most) {
+        step++;
+      }
+      ImageReadParam param = opened.reader.getDefaultReadParam();
+      param.setSourceSubsampling(step, step, 0, 0);
+      return opened.reader.read(0, param);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
+  /**
+   * The stored rows one after the other, laid on white, without the whole in memory (but for
+   * interlaced PNGs, which are bounded when they come in).
+   *
+   * @throws IOException when the file can't be read
+   */
+  public static Rows rows(Picture picture) throws IOException {
+    if (picture.format() == Picture.Format.PNG) {
+      PngFile png = PngFile.of(picture.file());
+      if (!png.interlaced()) {
+        return new PngRows(png);
+      }
+    }
+    Opened opened =
+        Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
+    return new RegionRows(opened.reader, opened);
+  }
+
+  /** The picture as RGB, what is transparent in it laid on white. */
+  public static BufferedImage onWhite(BufferedImage image) {
+    return RegionRows.onWhite(image);
+  }
+
   /** A small upright JPEG for a screen, its longer side at most so many pixels. */
   public static byte[] screen(Picture picture, int longest) {
-    try (Opened opened = Opened.of(picture.file().get(), picture.format())) {
+    try (Opened opened =
+        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
       int w = opened.reader.getWidth(0);
       int h = opened.reader.getHeight(0);
       BufferedImage stored = small(opened.reader, w, h, longest);
@@ -172,18 +294,7 @@ public final class PictureReader {
     ImageReadParam param = reader.getDefaultReadParam();
     int step = Math.max(1, Math.max(w, h) / Math.max(1, longest));
     param.setSourceSubsampling(step, step, 0, 0);
-    BufferedImage image = reader.read(0, param);
-    if (image.getType() == BufferedImage.TYPE_INT_RGB) {
-      return image;
-    }
-    BufferedImage rgb =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = rgb.createGraphics();
-    g.setColor(java.awt.Color.WHITE);
-    g.fillRect(0, 0, rgb.getWidth(), rgb.getHeight());
-    g.drawImage(image, 0, 0, null);
-    g.dispose();
-    return rgb;
+    return RegionRows.onWhite(reader.read(0, param));
   }
 
   private static int mean(BufferedImage image) {
@@ -204,13 +315,13 @@ public final class PictureReader {
 
   /** An open image reader with its stream. */
   private record Opened(ImageReader reader, ImageInputStream stream) implements AutoCloseable {
-    static Opened of(byte[] file, Picture.Format format) throws IOException {
+    static Opened of(FileBytes file, Picture.Format format, Budget budget) throws IOException {
       Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName(format.name());
       if (!readers.hasNext()) {
         throw new IOException("no reader for " + format);
       }
       ImageReader reader = readers.next();
-      ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(file));
+      ImageInputStream stream = file.image(budget);
       reader.setInput(stream, false, false);
       return new Opened(reader, stream);
     }

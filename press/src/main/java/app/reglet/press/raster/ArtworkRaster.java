@@ -17,6 +17,9 @@ import java.awt.image.BufferedImage;
 public final class ArtworkRaster {
   private static final double MM_PER_INCH = 25.4;
 
+  /** Of a picture as it is decoded: more than any screen or shop shows. */
+  private static final long MOST_PIXELS = 24_000_000;
+
   private final Graphics2D g;
 
   private ArtworkRaster(Graphics2D g) {
@@ -70,7 +73,7 @@ public final class ArtworkRaster {
   }
 
   private void image(Mark.Image i) {
-    BufferedImage pixels = PictureReader.pixels(i.picture());
+    BufferedImage pixels = PictureReader.pixels(i.picture(), MOST_PIXELS);
     var before = g.getClip();
     g.clip(rectangle(i.clip()));
     Frame w = i.whole();

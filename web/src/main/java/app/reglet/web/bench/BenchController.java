@@ -3,7 +3,6 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Remedy;
-import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
@@ -18,6 +17,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.svg.SheetView;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import jakarta.servlet.http.HttpServletRequest;
@@ -44,6 +44,7 @@ public class BenchController {
   private final Revisions revisions;
   private final BenchService bench;
   private final PictureStore pictures;
+  private final Uploads uploads;
   private final Typefaces typefaces;
 
   public BenchController(
@@ -51,11 +52,13 @@ public class BenchController {
       Revisions revisions,
       BenchService bench,
       PictureStore pictures,
+      Uploads uploads,
       Typefaces typefaces) {
     this.covers = covers;
     this.revisions = revisions;
     this.bench = bench;
     this.pictures = pictures;
+    this.uploads = uploads;
     this.typefaces = typefaces;
   }
 
@@ -76,7 +79,7 @@ public class BenchController {
       @RequestParam String layout,
       HttpServletRequest request,
       Model model) {
-    StartingLayout wanted = choice(StartingLayout.values(), layout);
+    StartingLayout wanted = Choices.of(StartingLayout.values(), layout);
     Cover cover = covers.of(id, request);
     Design laid = wanted.on(cover.measured(), cover.book(), cover.design().background());
     return change(cover, base, d -> laid, "Layout " + wanted.title(), "", request, model);
@@ -95,15 +98,7 @@ public class BenchController {
     return change(
         covers.of(id, request),
         base,
-        d ->
-            bench.background(
-                d,
-                colour,
-                focusX,
-                focusY,
-                extent == null
-                    ? null
-                    : choice(app.reglet.core.design.Background.Extent.values(), extent).name()),
+        d -> bench.background(d, colour, focusX, focusY, extent),
         "Background",
         "",
         request,
@@ -119,15 +114,11 @@ public class BenchController {
       Model model)
       throws IOException {
     Cover cover = covers.of(id, request);
-    if (picture.getSize() > app.reglet.press.picture.PictureReader.MOST_BYTES) {
-      throw new Refusal(
-          "The file has "
-              + picture.getSize() / 1_000_000
-              + " MB; a picture has at most "
-              + app.reglet.press.picture.PictureReader.MOST_BYTES / 1_000_000
-              + " MB.");
+    revisions.expect(id, base); // before the file is read and kept
+    Picture added;
+    try (Uploads.Upload upload = uploads.take(picture)) {
+      added = pictures.add(upload.path(), upload.name());
     }
-    Picture added = pictures.add(picture.getBytes(), picture.getOriginalFilename());
     return change(
         cover,
         base,
@@ -171,8 +162,11 @@ public class BenchController {
           default -> {
             String[] parts = what.split(":");
             Fact fact =
-                parts.length < 2 || parts[1].equals("own") ? null : choice(Fact.values(), parts[1]);
-            yield bench.addWords(cover.design(), wrap, choice(PanelKind.values(), parts[0]), fact);
+                parts.length < 2 || parts[1].equals("own")
+                    ? null
+                    : Choices.of(Fact.values(), parts[1]);
+            yield bench.addWords(
+                cover.design(), wrap, Choices.of(PanelKind.values(), parts[0]), fact);
           }
         };
     String chosen =
@@ -210,12 +204,6 @@ public class BenchController {
       @ModelAttribute WordsForm form,
       HttpServletRequest request,
       Model model) {
-    choice(Content.Align.values(), form.align());
-    choice(Content.Stand.values(), form.stand());
-    choice(Content.Turn.values(), form.turn());
-    if (form.source() == null || !form.source().equals("own")) {
-      choice(Fact.values(), form.source());
-    }
     return changePiece(id, piece, base, d -> bench.words(d, piece, form), "", request, model);
   }
 
@@ -294,8 +282,8 @@ public class BenchController {
                 cover.measured(),
                 piece,
                 Region.parse(region),
-                choice(Span.Hold.values(), across),
-                choice(Span.Hold.values(), down)),
+                Choices.of(Span.Hold.values(), across),
+                Choices.of(Span.Hold.values(), down)),
         name(cover, piece) + " hung anew",
         piece,
         request,
@@ -418,16 +406,6 @@ public class BenchController {
     boolean formStays = "change".equals(request.getParameter("part"));
     model.addAttribute("oob", formStays);
     return formStays ? "bench :: change" : "bench :: board";
-  }
-
-  private static <E extends Enum<E>> E choice(E[] all, String wanted) {
-    for (E e : all) {
-      if (wanted != null && e.name().equalsIgnoreCase(wanted.replace('-', '_'))) {
-        return e;
-      }
-    }
-    throw new Refusal(
-        "“" + wanted + "” is none of the choices here: reload the page and choose again.");
   }
 
   private void fill(Model model, Cover cover, String chosen) {

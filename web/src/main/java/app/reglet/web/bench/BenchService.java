@@ -178,10 +178,7 @@ public class BenchService {
       throw new Refusal(
           "A type size of " + size.brief(Unit.PT) + " can't be set: from 3 to 800 pt.");
     }
-    Fact fact =
-        form.source().equals("own")
-            ? null
-            : Fact.valueOf(form.source().toUpperCase(java.util.Locale.ROOT));
+    Fact fact = "own".equals(form.source()) ? null : Choices.of(Fact.values(), form.source());
     String text =
         form.text() == null ? old.text() : form.text().replace("\r\n", "\n").replace("\u0000", "");
     if (text.length() > LONGEST_TEXT) {
@@ -202,12 +199,12 @@ public class BenchService {
             size,
             form.fit() != null,
             Colour.parse(form.colour()),
-            Content.Align.valueOf(form.align()),
-            Content.Stand.valueOf(form.stand()),
+            Choices.of(Content.Align.values(), form.align()),
+            Choices.of(Content.Stand.values(), form.stand()),
             leading,
             form.capitals() != null,
             tracking,
-            Content.Turn.valueOf(form.turn()));
+            Choices.of(Content.Turn.values(), form.turn()));
     return design.with(new Piece(id, name(form.name(), piece), piece.pins(), words));
   }
 
@@ -256,7 +253,7 @@ public class BenchService {
       b = b.withFocus(decimal(focusX, "focus", 0, 1), decimal(focusY, "focus", 0, 1));
     }
     if (extent != null) {
-      b = b.withExtent(Background.Extent.valueOf(extent));
+      b = b.withExtent(Choices.of(Background.Extent.values(), extent));
     }
     return design.withBackground(b);
   }

@@ -1,16 +1,21 @@
 package app.reglet.web.bench;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.web.people.Who;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,19 +27,81 @@ import org.springframework.transaction.annotation.Transactional;
 public class Revisions {
   private static final Design EMPTY = new Design(Background.plain(new Colour(0xf4efe4)), List.of());
 
+  private static final int MOST_CHANGES = 500;
+
+  /**
+   * A change as the history tells it.
+   *
+   * @param by who made it; empty when Reglet was open to its machine
+   */
+  public record Change(int number, int parent, String what, Instant made, String by) {}
+
   private final RevisionRows rows;
   private final Editions editions;
   private final Clock clock;
+  private final Who who;
 
-  public Revisions(RevisionRows rows, Editions editions, Clock clock) {
+  public Revisions(RevisionRows rows, Editions editions, Clock clock, Who who) {
+    this.who = who;
     this.rows = rows;
     this.editions = editions;
     this.clock = clock;
   }
 
-  /** The design in force. */
+  /**
+   * The design in force.
+   *
+   * @throws Refusal when it can't be read
+   */
   public Design current(EditionEntity edition) {
-    return row(edition).map(RevisionEntity::design).orElse(EMPTY);
+    if (edition.getRevision() == 0) {
+      return EMPTY;
+    }
+    RevisionEntity row =
+        row(edition)
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "Its design, revision "
+                            + edition.getRevision()
+                            + ", is not here any more."));
+    try {
+      return row.design();
+    } catch (RuntimeException e) {
+      throw new Refusal(
+          "Its design, revision "
+              + row.getNumber()
+              + ", can't be read: it was written by another Reglet, or is damaged.");
+    }
+  }
+
+  /** The newest changes of an edition, without their designs, the newest first. */
+  public List<Change> changes(Long editionId) {
+    return rows.changes(editionId, Limit.of(MOST_CHANGES));
+  }
+
+  /**
+   * Goes back along what the design in force was made from to one that can be read; to the empty
+   * cover when none can. Nothing is deleted.
+   */
+  public void goBackToReadable(EditionEntity edition) {
+    Set<Integer> seen = new HashSet<>();
+    int number = edition.getRevision();
+    while (number > 0 && seen.add(number)) {
+      Optional<RevisionEntity> row = rows.findByEditionIdAndNumber(edition.getId(), number);
+      if (row.isEmpty()) {
+        number--;
+        continue;
+      }
+      try {
+        row.get().design();
+        edition.setRevision(number);
+        return;
+      } catch (RuntimeException e) {
+        number = row.get().getParent();
+      }
+    }
+    edition.setRevision(0);
   }
 
   private Optional<RevisionEntity> row(EditionEntity edition) {
@@ -85,7 +152,8 @@ public class Revisions {
             edition.getRevision(),
             what.length() > 200 ? what.substring(0, 200) : what,
             design,
-            clock.instant()));
+            clock.instant(),
+            who.name()));
     edition.setRevision(number);
     editions.saveAndFlush(edition);
   }
@@ -112,6 +180,15 @@ public class Revisions {
               edition.setRevision(r.getNumber());
               editions.saveAndFlush(edition);
             });
+  }
+
+  /**
+   * Sees that a change made on this revision could be stored now.
+   *
+   * @throws Conflict when another window has changed the design since
+   */
+  public void expect(Long editionId, int base) {
+    expect(edition(editionId), base);
   }
 
   private EditionEntity edition(Long id) {

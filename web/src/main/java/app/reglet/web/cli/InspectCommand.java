@@ -3,11 +3,17 @@ package app.reglet.web.cli;
 import app.reglet.core.Refusal;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.inspect.PdfFacts;
-import java.io.IOException;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
@@ -26,12 +32,10 @@ final class InspectCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    PdfFacts facts;
-    try {
-      facts = PdfFacts.read(Files.readAllBytes(file));
-    } catch (IOException e) {
+    if (!Files.isRegularFile(file) || !Files.isReadable(file)) {
       throw new Refusal("“" + file + "” can't be read.");
     }
+    PdfFacts facts = read(FileBytes.of(file));
     PrintWriter out = spec.commandLine().getOut();
     out.println(
         facts.pages() + (facts.pages() == 1 ? " page" : " pages") + ", PDF " + facts.version());
@@ -48,5 +52,25 @@ final class InspectCommand implements Callable<Integer> {
     }
     out.flush();
     return 0;
+  }
+
+  /** Reads with an eye on the clock: a file that hangs its reader is refused all the same. */
+  private static PdfFacts read(FileBytes file) {
+    Duration time = Budget.timeFor(file.length());
+    FutureTask<PdfFacts> task =
+        new FutureTask<>(() -> PdfFacts.read(file, Budget.forFile(file.length())));
+    Thread reader = new Thread(task, "inspect");
+    reader.setDaemon(true);
+    reader.start();
+    try {
+      return task.get(time.toMillis() + 500, TimeUnit.MILLISECONDS);
+    } catch (TimeoutException e) {
+      throw Budget.tooLong(time);
+    } catch (ExecutionException e) {
+      throw e.getCause() instanceof Refusal r ? r : new Refusal("This PDF can't be read.");
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Refusal("Interrupted before the file was read.");
+    }
   }
 }

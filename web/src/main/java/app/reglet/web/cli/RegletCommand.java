@@ -1,6 +1,7 @@
 package app.reglet.web.cli;
 
 import app.reglet.core.Refusal;
+import app.reglet.web.store.StartTrouble;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -9,7 +10,14 @@ import picocli.CommandLine.Command;
     name = "reglet",
     description = "Book covers that follow their measurements.",
     mixinStandardHelpOptions = true,
-    subcommands = {MeasureCommand.class, TemplateCommand.class, InspectCommand.class})
+    subcommands = {
+      MeasureCommand.class,
+      TemplateCommand.class,
+      InspectCommand.class,
+      PeopleCommand.class,
+      BackupCommand.class,
+      RestoreCommand.class
+    })
 public final class RegletCommand {
   /** The exit code for input that can't be used. */
   static final int BAD_INPUT = 2;
@@ -21,8 +29,8 @@ public final class RegletCommand {
     CommandLine line = new CommandLine(new RegletCommand());
     line.setExecutionExceptionHandler(
         (e, command, parsed) -> {
-          if (e instanceof Refusal r) {
-            command.getErr().println(r.getMessage());
+          if (e instanceof Refusal || e instanceof StartTrouble) {
+            command.getErr().println(e.getMessage());
             return BAD_INPUT;
           }
           throw e;

@@ -20,9 +20,9 @@ import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Books;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 @ConditionalOnProperty("reglet.demo")
-public class DemoWorld implements ApplicationRunner {
+public class DemoWorld {
   private static final String IMPRINT = "Sedge & Samphire";
 
   private final Books books;
@@ -59,9 +59,8 @@ public class DemoWorld implements ApplicationRunner {
   }
 
   /** All of it or nothing: a demo that is stopped while it is put in starts anew the next time. */
-  @Override
   @Transactional
-  public void run(ApplicationArguments args) {
+  public void putIn() {
     if (books.count() > 0) {
       return;
     }
@@ -90,7 +89,7 @@ public class DemoWorld implements ApplicationRunner {
         "£12.99");
     book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
     EditionEntity edition = edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
-    Picture art = pictures.add(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
+    Picture art = own(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
     compose(
         edition,
         StartingLayout.TIDEMARK,
@@ -221,6 +220,14 @@ public class DemoWorld implements ApplicationRunner {
                 .withInsidePrinted(true)),
         StartingLayout.AXIS,
         Background.plain(new Colour(0x3d3550)));
+  }
+
+  private Picture own(byte[] file, String name) {
+    try {
+      return pictures.addOwn(file, name);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private EditionEntity edition(

@@ -7,16 +7,21 @@ import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.raster.EbookCover;
-import app.reglet.web.bench.Revisions;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
 import app.reglet.web.shell.Downloads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.MeasureLine;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.util.List;
 import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,12 +32,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The place Dispatch: the files that are handed over. */
 @Controller
 public class DispatchController {
-  private final Covers covers;
-  private final Revisions revisions;
+  private static final Logger LOG = LoggerFactory.getLogger(DispatchController.class);
 
-  public DispatchController(Covers covers, Revisions revisions) {
+  private final Covers covers;
+  private final Pressing pressing;
+
+  public DispatchController(Covers covers, Pressing pressing) {
     this.covers = covers;
-    this.revisions = revisions;
+    this.pressing = pressing;
   }
 
   /**
@@ -72,20 +79,30 @@ public class DispatchController {
   }
 
   private Made made(Cover cover, Wrap page) {
-    byte[] file;
-    List<FitCheck.Answer> answers;
     if (cover.house().isShop()) {
       EbookCover ebook = ebook(cover);
-      file = ebook.file();
-      answers = answers(ebook, cover);
-    } else {
-      file = file(cover, page);
-      answers = FitCheck.of(PdfFacts.read(file), cover.measured());
+      return made(cover, page, ebook.file().length, answers(ebook, cover));
     }
+    return pressing.with(
+        cover,
+        page,
+        file ->
+            made(
+                cover,
+                page,
+                Files.size(file),
+                FitCheck.of(
+                    PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file))),
+                    cover.measured())));
+  }
+
+  private static Made made(Cover cover, Wrap page, long bytes, List<FitCheck.Answer> answers) {
+    LOG.info(
+        "{} file made of edition {}, {} bytes", page.page().id(), cover.edition().getId(), bytes);
     return new Made(
         page.page().id(),
         name(cover, page),
-        String.format(Locale.ROOT, "%.2f MB", file.length / 1e6),
+        String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
         answers);
   }
 
@@ -108,27 +125,36 @@ public class DispatchController {
   }
 
   @GetMapping("/editions/{id}/press-file")
-  ResponseEntity<byte[]> pressFile(
+  void pressFile(
       @PathVariable Long id,
       @RequestParam(defaultValue = "") String page,
-      HttpServletRequest request) {
+      HttpServletRequest request,
+      HttpServletResponse response)
+      throws IOException {
     Cover cover = covers.of(id, request);
     List<Wrap> pages = files(cover.measured());
     Wrap wanted =
         pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
-    return cover.house().isShop()
-        ? Downloads.file(name(cover, wanted), MediaType.IMAGE_JPEG, ebook(cover).file())
-        : Downloads.file(name(cover, wanted), MediaType.APPLICATION_PDF, file(cover, wanted));
+    if (cover.house().isShop()) {
+      byte[] file = ebook(cover).file();
+      Downloads.begin(response, name(cover, wanted), MediaType.IMAGE_JPEG, file.length);
+      response.getOutputStream().write(file);
+      return;
+    }
+    pressing.with(
+        cover,
+        wanted,
+        file -> {
+          Downloads.begin(
+              response, name(cover, wanted), MediaType.APPLICATION_PDF, Files.size(file));
+          Files.copy(file, response.getOutputStream());
+          return file;
+        });
   }
 
-  private static EbookCover ebook(Cover cover) {
+  private EbookCover ebook(Cover cover) {
     cover.measured();
-    return EbookCover.make(cover.art().orElseThrow(), cover.house().files());
-  }
-
-  private byte[] file(Cover cover, Wrap page) {
-    return PressFile.make(
-        cover.art().orElseThrow(), page, cover.book(), revisions.made(cover.edition()));
+    return pressing.atOnce(() -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
   }
 
   private static String name(Cover cover, Wrap page) {

@@ -17,7 +17,9 @@ import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.web.houses.Houses;
+import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.UnitInForce;
+import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
@@ -43,8 +45,13 @@ public class DocketController {
   private final Covers covers;
   private final DocketService docket;
   private final Houses houses;
+  private final ReadingRoom reading;
+  private final Uploads uploads;
 
-  public DocketController(Covers covers, DocketService docket, Houses houses) {
+  public DocketController(
+      Covers covers, DocketService docket, Houses houses, ReadingRoom reading, Uploads uploads) {
+    this.reading = reading;
+    this.uploads = uploads;
     this.covers = covers;
     this.docket = docket;
     this.houses = houses;
@@ -122,9 +129,9 @@ public class DocketController {
       throws IOException {
     Cover cover = covers.of(id, request);
     model.addAttribute("cover", cover);
-    model.addAttribute("name", file.getOriginalFilename());
-    try {
-      PdfFacts facts = PdfFacts.read(file.getBytes());
+    try (Uploads.Upload upload = uploads.take(file)) {
+      model.addAttribute("name", upload.name());
+      PdfFacts facts = reading.pdf(upload.path());
       EditionEntity e = cover.edition();
       BindingRules rules = cover.house().rules(e.getBinding());
       model.addAttribute(

@@ -3,6 +3,7 @@ package app.reglet.web.houses;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.time.Instant;
 
 /** A house with the number of the version of its rule sheet in force. */
@@ -10,6 +11,7 @@ import java.time.Instant;
 @Table(name = "house")
 public class HouseEntity {
   @Id private String id;
+  @Version private Long version;
   private boolean shipped;
   private Instant changed;
   private int current;

@@ -22,12 +22,16 @@ public class HouseVersion {
   @Lob private String document;
   private Instant published;
 
+  @Column(name = "by_name")
+  private String by = "";
+
   protected HouseVersion() {}
 
-  public HouseVersion(Key key, String document, Instant published) {
+  public HouseVersion(Key key, String document, Instant published, String by) {
     this.key = key;
     this.document = document;
     this.published = published;
+    this.by = by;
   }
 
   public Key getKey() {
@@ -36,6 +40,11 @@ public class HouseVersion {
 
   public String getDocument() {
     return document;
+  }
+
+  /** Who published it; empty for a shipped one, and when Reglet was open to its machine. */
+  public String getBy() {
+    return by;
   }
 
   public Instant getPublished() {

@@ -3,6 +3,7 @@ package app.reglet.web.houses;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.wrap.ExampleRun;
 import app.reglet.web.shell.Downloads;
+import app.reglet.web.shell.Gone;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The place Houses: rule sheets to read, with their worked examples. */
@@ -34,6 +36,7 @@ public class HousesController {
     model.addAttribute("rows", rows(false));
     model.addAttribute("shops", rows(true));
     model.addAttribute("drafts", drafts.all());
+    model.addAttribute("broken", houses.broken());
     return "houses";
   }
 
@@ -62,10 +65,19 @@ public class HousesController {
     return "house";
   }
 
+  /** Takes a version that can't be read over into a draft. */
+  @PostMapping("/houses/{id}/mend")
+  String mend(@PathVariable String id, @RequestParam int version) {
+    return "redirect:/houses/drafts/" + drafts.mend(id, version).getId();
+  }
+
   @GetMapping("/houses/{id}/document")
   ResponseEntity<byte[]> document(
       @PathVariable String id, @RequestParam(required = false) Integer v) {
     int version = v == null ? houses.version(id) : v;
+    if (!houses.isTaken(id)) {
+      throw new Gone("There is no rule sheet “" + id + "” here.");
+    }
     return Downloads.file(
         id + ".json",
         MediaType.APPLICATION_JSON,

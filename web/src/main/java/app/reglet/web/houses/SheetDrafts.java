@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.RuleSheetReader;
 import app.reglet.core.wrap.ExampleRun;
+import app.reglet.web.shell.Broken;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
 import java.time.Clock;
@@ -60,9 +61,39 @@ public class SheetDrafts {
             () -> new Gone("There is no such draft here: it was published or thrown away."));
   }
 
-  /** The document of a draft as a tree. */
+  /**
+   * The document of a draft as a tree.
+   *
+   * @throws Broken when it can't be shown; it can still be thrown away
+   */
   static ObjectNode tree(HouseDraft draft) {
-    return (ObjectNode) RuleSheetReader.parse(draft.getDocument());
+    try {
+      if (RuleSheetReader.parse(draft.getDocument()) instanceof ObjectNode root) {
+        return root;
+      }
+      throw new Refusal("It is no object in { }.");
+    } catch (Refusal r) {
+      throw new BrokenDraft(draft, r.getMessage());
+    }
+  }
+
+  /** A draft that no form can show. */
+  static final class BrokenDraft extends Broken {
+    private static final long serialVersionUID = 1L;
+
+    BrokenDraft(HouseDraft draft, String why) {
+      super(
+          "The draft “"
+              + draft.getName()
+              + "” can't be shown: "
+              + why
+              + " Its text can be downloaded at /houses/drafts/"
+              + draft.getId()
+              + "/document.",
+          "/houses/drafts/" + draft.getId() + "/discard",
+          "discard",
+          "Throw it away");
+    }
   }
 
   static State state(HouseDraft draft) {
@@ -96,10 +127,37 @@ public class SheetDrafts {
     return keep(null, root);
   }
 
+  /**
+   * A draft of what a version that can't be read any more says, under a name of its own.
+   *
+   * @throws Refusal when it is no JSON object, which no form can show
+   */
+  @Transactional
+  public HouseDraft mend(String houseId, int version) {
+    try {
+      if (RuleSheetReader.parse(houses.document(houseId, version)) instanceof ObjectNode root) {
+        root.put("id", freeId(houseId + "-mended"));
+        return keep(null, root);
+      }
+    } catch (Refusal r) {
+      // told below
+    }
+    throw new Refusal(
+        "Version "
+            + version
+            + " of “"
+            + houseId
+            + "” is no JSON object any more, so no form can show it: its text is at /houses/"
+            + houseId
+            + "/document?v="
+            + version
+            + ".");
+  }
+
   private String freeId(String wanted) {
     String stem = wanted.length() > 55 ? wanted.substring(0, 55) : wanted;
     String id = stem;
-    for (int n = 2; houses.has(id); n++) {
+    for (int n = 2; houses.isTaken(id); n++) {
       id = stem + "-" + n;
     }
     return id;
@@ -205,13 +263,13 @@ public class SheetDrafts {
   public RuleSheet publish(Long id) {
     HouseDraft draft = get(id);
     RuleSheet sheet = RuleSheetReader.read(draft.getDocument());
-    if (draft.getHouseId() == null && houses.has(sheet.id())) {
+    if (draft.getHouseId() == null && houses.isTaken(sheet.id())) {
       throw new Refusal(
           "id",
           "The short name “"
               + sheet.id()
               + "” is taken by "
-              + houses.get(sheet.id()).name()
+              + (houses.has(sheet.id()) ? houses.get(sheet.id()).name() : "a sheet that is broken")
               + ": choose another.");
     }
     String indented =

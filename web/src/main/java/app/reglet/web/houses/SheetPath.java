@@ -1,6 +1,7 @@
 package app.reglet.web.houses;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.house.RuleSheetReader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -15,7 +16,6 @@ import tools.jackson.databind.node.ObjectNode;
  */
 record SheetPath(List<Object> steps) {
   private static final Pattern STEP = Pattern.compile("([A-Za-z0-9-]+)|\\[(\\d{1,4})]");
-  private static final int MOST_ITEMS = 2000;
 
   /**
    * Reads a path.
@@ -106,8 +106,9 @@ record SheetPath(List<Object> steps) {
 
   private static void put(JsonNode holder, Object step, JsonNode value, ObjectNode root) {
     if (holder instanceof ArrayNode array && step instanceof Integer i) {
-      if (i > MOST_ITEMS) {
-        throw new Refusal("A list in a rule sheet has at most " + MOST_ITEMS + " items here.");
+      if (i >= RuleSheetReader.MOST_ITEMS) {
+        throw new Refusal(
+            "A list in a rule sheet has at most " + RuleSheetReader.MOST_ITEMS + " items here.");
       }
       while (array.size() <= i) {
         array.add(root.objectNode());

@@ -3,6 +3,8 @@ package app.reglet.web.inspect;
 import app.reglet.core.Refusal;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
@@ -22,8 +24,12 @@ import org.springframework.web.multipart.MultipartFile;
 public class InspectController {
   private final Editions editions;
   private final Covers covers;
+  private final ReadingRoom reading;
+  private final Uploads uploads;
 
-  public InspectController(Editions editions, Covers covers) {
+  public InspectController(Editions editions, Covers covers, ReadingRoom reading, Uploads uploads) {
+    this.reading = reading;
+    this.uploads = uploads;
     this.editions = editions;
     this.covers = covers;
   }
@@ -44,10 +50,10 @@ public class InspectController {
       Model model)
       throws IOException {
     page(edition, model);
-    model.addAttribute("name", file.getOriginalFilename());
     boolean htmx = request.getHeader("HX-Request") != null;
-    try {
-      PdfFacts facts = PdfFacts.read(file.getBytes());
+    try (Uploads.Upload upload = uploads.take(file)) {
+      model.addAttribute("name", upload.name());
+      PdfFacts facts = reading.pdf(upload.path());
       model.addAttribute("facts", facts);
       if (edition != null) {
         Cover cover = covers.of(edition, request);

@@ -1,7 +1,11 @@
 package app.reglet.web.pictures;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -18,10 +22,11 @@ public class PictureController {
   }
 
   @GetMapping("/pictures/{sha}/screen")
-  ResponseEntity<byte[]> screen(@PathVariable String sha) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable())
-        .body(store.screen(sha));
+  ResponseEntity<Resource> screen(@PathVariable String sha, HttpServletResponse response) {
+    Resource jpeg = new FileSystemResource(store.screen(sha));
+    response.setHeader(
+        HttpHeaders.CACHE_CONTROL,
+        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable().getHeaderValue());
+    return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(jpeg);
   }
 }

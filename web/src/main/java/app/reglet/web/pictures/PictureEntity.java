@@ -1,6 +1,7 @@
 package app.reglet.web.pictures;
 
 import app.reglet.press.picture.Picture;
+import app.reglet.press.reading.FileBytes;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -54,7 +55,7 @@ public class PictureEntity {
     return bytes;
   }
 
-  Picture picture(java.util.function.Supplier<byte[]> file) {
+  Picture picture(FileBytes file) {
     return new Picture(sha, Picture.Format.valueOf(format), width, height, orientation, mean, file);
   }
 }

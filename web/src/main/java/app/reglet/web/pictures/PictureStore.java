@@ -1,61 +1,123 @@
 package app.reglet.web.pictures;
 
+import app.reglet.core.Refusal;
 import app.reglet.press.art.Pictures;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.reading.FileBytes;
+import app.reglet.press.reading.ReadingDesk.PictureFacts;
+import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Gone;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
+import app.reglet.web.store.StoredFiles;
+import app.reglet.web.store.Uploads;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.util.Optional;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
-/** Pictures, each stored once under its SHA-256 in the data directory. */
+/**
+ * Pictures, each stored once under its SHA-256 in the data directory. A picture's file is on the
+ * disk before its row says so.
+ */
 @Service
 public class PictureStore implements Pictures {
   private static final int SCREEN_PIXELS = 1800;
 
   private final PictureRecords records;
-  private final Path directory;
+  private final DataDirectory data;
+  private final Room room;
+  private final ReadingRoom reading;
+  private final Uploads uploads;
   private final Clock clock;
 
   public PictureStore(
-      PictureRecords records, @Value("${reglet.directory}") Path data, Clock clock) {
+      PictureRecords records,
+      DataDirectory data,
+      Room room,
+      ReadingRoom reading,
+      Uploads uploads,
+      Clock clock) {
     this.records = records;
-    this.directory = data.resolve("pictures");
+    this.data = data;
+    this.room = room;
+    this.reading = reading;
+    this.uploads = uploads;
     this.clock = clock;
   }
 
   /**
    * Takes a picture in.
    *
-   * @throws app.reglet.core.Refusal when it can't be used
+   * @param name what it was called
+   * @throws Refusal when it can't be used
    */
-  public Picture add(byte[] file, String name) {
-    Picture picture = PictureReader.read(file);
-    write(original(picture.sha()), file);
-    if (!records.existsById(picture.sha())) {
-      String kept =
-          name == null || name.isBlank()
-              ? "picture"
-              : Path.of(name.replace('\\', '/')).getFileName().toString();
-      records.save(
-          new PictureEntity(
-              picture,
-              kept.length() > 300 ? kept.substring(0, 300) : kept,
-              file.length,
-              clock.instant()));
+  public Picture add(Path file, String name) throws IOException {
+    long bytes = Files.size(file);
+    if (bytes > PictureReader.MOST_BYTES) {
+      throw new Refusal(
+          "picture",
+          "The file has "
+              + bytes / 1_000_000
+              + " MB; a picture has at most "
+              + PictureReader.MOST_BYTES / 1_000_000
+              + " MB.");
     }
-    return picture;
+    room.need(bytes);
+    Path screen = uploads.scratch();
+    try {
+      PictureFacts facts = reading.picture(file, screen, SCREEN_PIXELS);
+      keep(original(facts.sha()), file);
+      keep(screen(facts), screen);
+      record(facts, name, bytes);
+      return facts.in(FileBytes.of(original(facts.sha())));
+    } finally {
+      Files.deleteIfExists(screen);
+    }
+  }
+
+  /** Takes in a picture that Reglet itself drew. */
+  public Picture addOwn(byte[] file, String name) throws IOException {
+    Picture p = PictureReader.read(file);
+    if (!Files.exists(original(p.sha()))) {
+      StoredFiles.write(original(p.sha()), out -> out.write(file));
+    }
+    PictureFacts facts =
+        new PictureFacts(p.sha(), p.format(), p.width(), p.height(), p.orientation(), p.mean());
+    record(facts, name, file.length);
+    return facts.in(FileBytes.of(original(p.sha())));
+  }
+
+  private static void keep(Path to, Path from) throws IOException {
+    if (!Files.exists(to)) {
+      StoredFiles.write(to, out -> Files.copy(from, out));
+    }
+  }
+
+  /** Sent twice at once, the second finds the first's row, which says the same. */
+  private void record(PictureFacts facts, String name, long bytes) {
+    if (!records.existsById(facts.sha())) {
+      try {
+        records.saveAndFlush(new PictureEntity(facts.in(null), name, bytes, clock.instant()));
+      } catch (DataIntegrityViolationException e) {
+        if (!records.existsById(facts.sha())) {
+          throw e;
+        }
+      }
+    }
   }
 
   @Override
   public Optional<Picture> find(String sha) {
-    return records.findById(sha).map(e -> e.picture(() -> bytes(original(sha))));
+    return records
+        .findById(sha)
+        .filter(e -> Files.exists(original(sha)))
+        .map(e -> e.picture(FileBytes.of(original(sha))));
   }
 
   /** What is known of a picture. */
@@ -64,41 +126,33 @@ public class PictureStore implements Pictures {
   }
 
   /** A JPEG for the screen, made once. */
-  public byte[] screen(String sha) {
+  public Path screen(String sha) {
     if (!sha.matches("[0-9a-f]{64}")) {
       throw new Gone("There is no such picture here.");
     }
-    Path made = directory.resolve("screen").resolve(sha + ".jpg");
+    Path made = data.pictures().resolve("screen").resolve(sha + ".jpg");
     if (!Files.exists(made)) {
-      Picture picture = find(sha).orElseThrow(() -> new Gone("There is no such picture here."));
-      write(made, PictureReader.screen(picture, SCREEN_PIXELS));
+      find(sha).orElseThrow(() -> new Gone("There is no such picture here."));
+      try {
+        Path screen = uploads.scratch();
+        try {
+          reading.picture(original(sha), screen, SCREEN_PIXELS);
+          keep(made, screen);
+        } finally {
+          Files.deleteIfExists(screen);
+        }
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
     }
-    return bytes(made);
+    return made;
+  }
+
+  private Path screen(PictureFacts facts) {
+    return data.pictures().resolve("screen").resolve(facts.sha() + ".jpg");
   }
 
   private Path original(String sha) {
-    return directory.resolve(sha.substring(0, 2)).resolve(sha);
-  }
-
-  private static void write(Path to, byte[] content) {
-    if (Files.exists(to)) {
-      return;
-    }
-    try {
-      Files.createDirectories(to.getParent());
-      Path part = Files.createTempFile(to.getParent(), "part", null);
-      Files.write(part, content);
-      Files.move(part, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static byte[] bytes(Path file) {
-    try {
-      return Files.readAllBytes(file);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return data.pictures().resolve(sha.substring(0, 2)).resolve(sha);
   }
 }

@@ -44,11 +44,7 @@ public class UnitInForce {
     cookie.setHttpOnly(true);
     cookie.setAttribute("SameSite", "Lax");
     response.addCookie(cookie);
-    boolean ours =
-        back.startsWith("/")
-            && !back.startsWith("//")
-            && !back.contains("\\")
-            && !back.contains("\n");
+    boolean ours = back.matches("/(?!/)[A-Za-z0-9/_.~%?=&-]{0,500}");
     return "redirect:" + (ours ? back : "/titles");
   }
 }

@@ -7,7 +7,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
@@ -26,7 +25,10 @@ public class BookEntity {
   private String subtitle = "";
   private String author = "";
   private String imprint = "";
-  @Lob private String blurb = "";
+
+  @Column(length = 20_000)
+  private String blurb = "";
+
   private String isbn;
 
   @Column(name = "isbn_typed")

@@ -30,11 +30,15 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Service;
 
 /** Works editions through, from their facts to what the checks say. */
 @Service
 public class Covers {
+  private static final Logger LOG = LoggerFactory.getLogger(Covers.class);
   private static final String USUAL_FACE = "spectral-bold";
 
   private final Editions editions;
@@ -68,8 +72,22 @@ public class Covers {
     return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
   }
 
-  /** The version of the rule sheet that an edition is measured by. */
+  /**
+   * The version of the rule sheet that an edition is measured by.
+   *
+   * @throws BrokenCover when it isn't here
+   */
   public RuleSheet sheet(EditionEntity edition) {
+    if (!houses.has(edition.getHouseId(), edition.getHouseVersion())) {
+      throw new BrokenCover(
+          edition,
+          BrokenCover.Way.SHEET,
+          "The sheet it was measured by, version "
+              + edition.getHouseVersion()
+              + " of “"
+              + edition.getHouseId()
+              + "”, is not here or can't be read any more.");
+    }
     return houses.get(edition.getHouseId(), edition.getHouseVersion());
   }
 
@@ -121,9 +139,17 @@ public class Covers {
     return Optional.of(new NewerSheet(e.getHouseVersion(), current, changes));
   }
 
-  /** An edition in the unit this browser reads. */
+  /**
+   * An edition in the unit this browser reads.
+   *
+   * @throws BrokenCover when something of it can't be read
+   */
   public Cover of(Long id, HttpServletRequest request) {
-    EditionEntity edition = edition(id);
+    return of(edition(id), request);
+  }
+
+  /** An edition in the unit this browser reads. */
+  public Cover of(EditionEntity edition, HttpServletRequest request) {
     return of(edition, UnitInForce.of(request, sheet(edition)));
   }
 
@@ -136,11 +162,16 @@ public class Covers {
     }
   }
 
+  /**
+   * An edition worked through.
+   *
+   * @throws BrokenCover when something of it can't be read
+   */
   public Cover of(EditionEntity edition, Unit unit) {
     RuleSheet house = sheet(edition);
+    Optional<Specification> spec = facts(edition);
     Book book = edition.getBook().facts();
-    Design design = revisions.current(edition);
-    Optional<Specification> spec = edition.specification();
+    Design design = design(edition);
     if (spec.isEmpty()) {
       return new Cover(
           edition,
@@ -156,7 +187,7 @@ public class Covers {
     }
     try {
       Wrap wrap = Measuring.measure(spec.get(), house);
-      Artwork art = composer.compose(design, wrap, book, pictures);
+      Artwork art = composed(edition, design, wrap, book);
       boolean composed = !design.pieces().isEmpty() || design.background().hasPicture();
       List<Finding> findings =
           Check.run(new Subject(wrap, book, composed ? art.laid() : List.of(), unit));
@@ -183,6 +214,43 @@ public class Covers {
           offers(spec.get(), house, unit),
           unit,
           Optional.empty());
+    }
+  }
+
+  private Artwork composed(EditionEntity edition, Design design, Wrap wrap, Book book) {
+    try {
+      return composer.compose(design, wrap, book, pictures);
+    } catch (Refusal | DataAccessException e) {
+      throw e;
+    } catch (RuntimeException e) {
+      LOG.error("edition {} can't be drawn", edition.getId(), e);
+      throw new BrokenCover(
+          edition,
+          BrokenCover.Way.DESIGN,
+          "Its design, revision " + edition.getRevision() + ", can't be drawn on this sheet.");
+    }
+  }
+
+  private static Optional<Specification> facts(EditionEntity edition) {
+    try {
+      if (edition.getBinding() == null || edition.getTurn() == null) {
+        throw new Refusal("binding or direction is none that is known");
+      }
+      edition.getTrim();
+      return edition.specification();
+    } catch (RuntimeException e) {
+      throw new BrokenCover(
+          edition,
+          BrokenCover.Way.FACTS,
+          "Its facts as kept can't be read: " + e.getMessage().replaceAll("\\.$", "") + ".");
+    }
+  }
+
+  private Design design(EditionEntity edition) {
+    try {
+      return revisions.current(edition);
+    } catch (Refusal r) {
+      throw new BrokenCover(edition, BrokenCover.Way.DESIGN, r.getMessage());
     }
   }
 

@@ -1,16 +1,7 @@
 package app.reglet.web.titles;
 
-import app.reglet.core.book.Binding;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
-import app.reglet.core.house.BindingRules;
-import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
-import app.reglet.web.houses.Houses;
-import app.reglet.web.shell.UnitInForce;
+import app.reglet.core.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,6 +10,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -28,21 +20,27 @@ public class TitlesController {
   /** Longest title a cover could carry. */
   public static final int LONGEST = 500;
 
-  private static final Size USUAL_TRIM = Size.parse("6 x 9 in", Unit.IN);
-
-  private final Books books;
+  private final Titles titles;
   private final Editions editions;
   private final Covers covers;
-  private final Houses houses;
-  private final Clock clock;
+  private final Repairs repairs;
 
-  public TitlesController(
-      Books books, Editions editions, Covers covers, Houses houses, Clock clock) {
-    this.books = books;
+  public TitlesController(Titles titles, Editions editions, Covers covers, Repairs repairs) {
+    this.titles = titles;
     this.editions = editions;
     this.covers = covers;
-    this.houses = houses;
-    this.clock = clock;
+    this.repairs = repairs;
+  }
+
+  /** A line of the list: an edition's cover, or why it is broken. */
+  public record Row(EditionEntity edition, Cover cover, BrokenCover broken) {}
+
+  private Row row(EditionEntity e, HttpServletRequest request) {
+    try {
+      return new Row(e, covers.of(e, request), null);
+    } catch (BrokenCover b) {
+      return new Row(e, null, b);
+    }
   }
 
   @GetMapping("/")
@@ -77,40 +75,25 @@ public class TitlesController {
       response.setStatus(HttpStatus.BAD_REQUEST.value());
       return list(request, model, title, author, problem);
     }
-    BookEntity book = books.save(new BookEntity(title.strip(), author.strip(), clock.instant()));
-    RuleSheet house =
-        houses.all().stream()
-            .filter(h -> h.bindings().containsKey(Binding.PERFECT_BOUND))
-            .findFirst()
-            .orElseGet(() -> houses.all().get(0));
-    BindingRules rules =
-        house
-            .bindings()
-            .getOrDefault(Binding.PERFECT_BOUND, house.bindings().values().iterator().next());
-    Size trim = rules.trims().nearest(USUAL_TRIM);
-    EditionEntity edition =
-        editions.save(
-            new EditionEntity(
-                book,
-                house.id(),
-                houses.version(house.id()),
-                Specification.of(
-                    rules.binding(),
-                    trim,
-                    0,
-                    house.stocks().get(0).id(),
-                    house.inks().get(0).id(),
-                    PageTurn.LTR),
-                clock.instant()));
-    return "redirect:/editions/" + edition.getId() + "/docket";
+    return "redirect:/editions/" + titles.make(title.strip(), author.strip()) + "/docket";
+  }
+
+  /** Makes a broken edition usable again. */
+  @PostMapping("/editions/{id}/repair")
+  String repair(@PathVariable Long id, @RequestParam String way) {
+    BrokenCover.Way known = BrokenCover.Way.byName(way);
+    if (known == null) {
+      throw new Refusal("“" + way + "” mends nothing here: reload the page.");
+    }
+    repairs.repair(id, known);
+    return "redirect:/editions/" + id + "/docket";
   }
 
   private String list(
       HttpServletRequest request, Model model, String title, String author, String problem) {
-    Map<Long, List<Cover>> byBook = new LinkedHashMap<>();
+    Map<Long, List<Row>> byBook = new LinkedHashMap<>();
     for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
-      Unit unit = UnitInForce.of(request, covers.sheet(e));
-      byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(covers.of(e, unit));
+      byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(row(e, request));
     }
     model.addAttribute("shelf", byBook.values());
     model.addAttribute("title", title);

@@ -1,0 +1,313 @@
+package app.reglet.press.inspect;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.press.inspect.PdfFacts.FontFact;
+import app.reglet.press.inspect.PdfFacts.NamedBox;
+import app.reglet.press.inspect.PdfFacts.Page;
+import app.reglet.press.reading.Budget;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNumber;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+
+/**
+ * Walks a PDF's pages and resources (ISO 32000-1, 7.7.3 and 7.8.3), each object once, without
+ * recursion, and no further than its budget.
+ */
+final class PdfWalk {
+  /** Pages whose fonts are looked at. */
+  private static final int MOST_PAGES_SEARCHED = 2000;
+
+  /** Pages whose sizes are looked at; more are only counted. */
+  private static final int MOST_PAGES_READ = 20_000;
+
+  private static final int MOST_PAGES = 200_000;
+  private static final int DEEPEST_TREE = 64;
+  private static final int DEEPEST_FORM = 32;
+  private static final int LONGEST_NAME = 200;
+
+  private static final COSName FONT_FILE_3 = COSName.getPDFName("FontFile3");
+  private static final COSName USER_UNIT = COSName.getPDFName("UserUnit");
+
+  private final PDDocument document;
+  private final Budget budget;
+  private final Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final Map<String, FontFact> fonts = new TreeMap<>();
+
+  PdfWalk(PDDocument document, Budget budget) {
+    this.document = document;
+    this.budget = budget;
+  }
+
+  /** A node of the page tree with what it has from those above. */
+  private record Node(COSDictionary dictionary, Inherited above, int depth) {}
+
+  /** What a page may leave to the nodes above it (table 30). */
+  private record Inherited(COSArray media, COSArray crop, COSBase rotate, COSDictionary resources) {
+    Inherited with(COSDictionary d) {
+      COSArray ownMedia = d.getCOSArray(COSName.MEDIA_BOX);
+      COSArray ownCrop = d.getCOSArray(COSName.CROP_BOX);
+      COSBase ownRotate = d.getDictionaryObject(COSName.ROTATE);
+      COSDictionary own = d.getCOSDictionary(COSName.RESOURCES);
+      return new Inherited(
+          ownMedia == null ? media : ownMedia,
+          ownCrop == null ? crop : ownCrop,
+          ownRotate == null ? rotate : ownRotate,
+          own == null ? resources : own);
+    }
+  }
+
+  PdfFacts facts(int bytes) {
+    COSDictionary root =
+        document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.PAGES);
+    Deque<Node> open = new ArrayDeque<>();
+    if (root != null) {
+      open.push(new Node(root, new Inherited(null, null, null, null), 0));
+    }
+    Page first = null;
+    List<Integer> others = new ArrayList<>();
+    int pages = 0;
+    while (!open.isEmpty()) {
+      budget.object();
+      Node node = open.pop();
+      if (!seen.add(node.dictionary())) {
+        continue; // a node that is its own descendant
+      }
+      Inherited here = node.above().with(node.dictionary());
+      COSArray kids = node.dictionary().getCOSArray(COSName.KIDS);
+      if (kids != null && !isPage(node.dictionary())) {
+        push(kids, here, node.depth() + 1, open);
+        continue;
+      }
+      if (++pages > MOST_PAGES) {
+        throw new Refusal(
+            "file", "This PDF has more than " + MOST_PAGES + " pages; no book has as many.");
+      }
+      if (pages == 1) {
+        first = page(node.dictionary(), here);
+      } else if (pages <= MOST_PAGES_READ
+          && !near(page(node.dictionary(), here).media(), first.media())) {
+        others.add(pages);
+      }
+      if (pages <= MOST_PAGES_SEARCHED) {
+        resources(here.resources());
+      }
+    }
+    if (first == null) {
+      throw new Refusal("file", "This PDF has no page.");
+    }
+    String title = document.getDocumentInformation().getTitle();
+    return new PdfFacts(
+        String.valueOf(document.getVersion()),
+        pages,
+        first,
+        List.copyOf(others),
+        List.copyOf(fonts.values()),
+        title == null ? "" : title,
+        bytes);
+  }
+
+  private static boolean isPage(COSDictionary d) {
+    return COSName.PAGE.equals(d.getCOSName(COSName.TYPE));
+  }
+
+  private void push(COSArray kids, Inherited here, int depth, Deque<Node> open) {
+    if (depth > DEEPEST_TREE) {
+      throw new Refusal(
+          "file",
+          "The page tree of this PDF is more than "
+              + DEEPEST_TREE
+              + " levels deep; a sound one has a few. Make the file anew and try again.");
+    }
+    List<Node> in = new ArrayList<>();
+    for (int i = 0; i < kids.size(); i++) {
+      budget.object();
+      if (kids.getObject(i) instanceof COSDictionary kid) {
+        in.add(new Node(kid, here, depth));
+      }
+    }
+    Collections.reverse(in);
+    in.forEach(open::push);
+  }
+
+  private static boolean near(Size a, Size b) {
+    Length hair = Length.pt("0.01");
+    return !a.width().minus(b.width()).abs().isMoreThan(hair)
+        && !a.height().minus(b.height()).abs().isMoreThan(hair);
+  }
+
+  private static Page page(COSDictionary d, Inherited inherited) {
+    PDRectangle media =
+        inherited.media() == null ? PDRectangle.LETTER : rectangle(inherited.media());
+    if (media == null || media.getWidth() <= 0 || media.getHeight() <= 0) {
+      media = PDRectangle.LETTER; // what readers take for a page without a size
+    }
+    int turned = inherited.rotate() instanceof COSNumber n ? n.intValue() : 0;
+    int rotation = turned % 90 == 0 ? Math.floorMod(turned, 360) : 0;
+    boolean swap = rotation == 90 || rotation == 270;
+    double unit =
+        d.getDictionaryObject(USER_UNIT) instanceof COSNumber n && n.floatValue() > 0
+            ? n.floatValue()
+            : 1;
+    List<NamedBox> boxes = new ArrayList<>();
+    add(boxes, "MediaBox", media, media, swap, unit);
+    // a page's own only, not one that it has from above: what is written is told
+    add(boxes, "CropBox", own(d, COSName.CROP_BOX, media), media, swap, unit);
+    add(boxes, "BleedBox", own(d, COSName.BLEED_BOX, media), media, swap, unit);
+    add(boxes, "TrimBox", own(d, COSName.TRIM_BOX, media), media, swap, unit);
+    add(boxes, "ArtBox", own(d, COSName.ART_BOX, media), media, swap, unit);
+    return new Page(size(media, swap, unit), List.copyOf(boxes), rotation);
+  }
+
+  /** A box written on the page, cut to the media box as readers do; null when there is none. */
+  private static PDRectangle own(COSDictionary d, COSName name, PDRectangle media) {
+    PDRectangle box = rectangle(d.getCOSArray(name));
+    if (box == null) {
+      return null;
+    }
+    PDRectangle cut = new PDRectangle();
+    cut.setLowerLeftX(Math.max(media.getLowerLeftX(), box.getLowerLeftX()));
+    cut.setLowerLeftY(Math.max(media.getLowerLeftY(), box.getLowerLeftY()));
+    cut.setUpperRightX(Math.min(media.getUpperRightX(), box.getUpperRightX()));
+    cut.setUpperRightY(Math.min(media.getUpperRightY(), box.getUpperRightY()));
+    return cut;
+  }
+
+  private static PDRectangle rectangle(COSArray array) {
+    if (array == null || array.size() < 4) {
+      return null;
+    }
+    for (int i = 0; i < 4; i++) {
+      if (!(array.getObject(i) instanceof COSNumber n) || !Float.isFinite(n.floatValue())) {
+        return null;
+      }
+    }
+    return new PDRectangle(array);
+  }
+
+  private static void add(
+      List<NamedBox> boxes,
+      String name,
+      PDRectangle r,
+      PDRectangle media,
+      boolean swap,
+      double unit) {
+    if (r == null) {
+      return;
+    }
+    boxes.add(
+        new NamedBox(
+            name,
+            size(r, swap, unit),
+            points((r.getLowerLeftX() - media.getLowerLeftX()) * unit),
+            points((r.getLowerLeftY() - media.getLowerLeftY()) * unit)));
+  }
+
+  private static Size size(PDRectangle r, boolean swap, double unit) {
+    Length w = points(r.getWidth() * unit);
+    Length h = points(r.getHeight() * unit);
+    return swap ? new Size(h, w) : new Size(w, h);
+  }
+
+  /** Points, to a thousandth: a PDF's numbers are floats of some seven digits. */
+  private static Length points(double points) {
+    if (Math.abs(points) > 1_000_000) {
+      throw new Refusal(
+          "file",
+          "A page of this PDF measures more than a million points, which no sheet does: make the file anew and try again.");
+    }
+    return Length.of(BigDecimal.valueOf(points).setScale(3, RoundingMode.HALF_EVEN), Unit.PT);
+  }
+
+  /** Resources with how deep in forms they lie. */
+  private record Resources(COSDictionary dictionary, int depth) {}
+
+  /** The fonts of resources and of the forms in them, each looked at once. */
+  private void resources(COSDictionary start) {
+    Deque<Resources> open = new ArrayDeque<>();
+    if (start != null) {
+      open.push(new Resources(start, 0));
+    }
+    while (!open.isEmpty()) {
+      Resources each = open.pop();
+      if (!seen.add(each.dictionary()) || each.depth() > DEEPEST_FORM) {
+        continue;
+      }
+      COSDictionary named = each.dictionary().getCOSDictionary(COSName.FONT);
+      if (named != null && seen.add(named)) {
+        for (COSName name : named.keySet()) {
+          budget.object();
+          if (named.getDictionaryObject(name) instanceof COSDictionary font && seen.add(font)) {
+            font(font);
+          }
+        }
+      }
+      COSDictionary objects = each.dictionary().getCOSDictionary(COSName.XOBJECT);
+      if (objects == null || !seen.add(objects)) {
+        continue;
+      }
+      for (COSName name : objects.keySet()) {
+        budget.object();
+        if (objects.getDictionaryObject(name) instanceof COSDictionary object
+            && COSName.FORM.equals(object.getCOSName(COSName.SUBTYPE))
+            && seen.add(object)) {
+          COSDictionary inner = object.getCOSDictionary(COSName.RESOURCES);
+          if (inner != null) {
+            open.push(new Resources(inner, each.depth() + 1));
+          }
+        }
+      }
+    }
+  }
+
+  /** What a font's dictionary says (ISO 32000-1, 9.6 to 9.9): its program is not read. */
+  private void font(COSDictionary font) {
+    String type = text(font.getNameAsString(COSName.SUBTYPE), "unknown");
+    String name =
+        text(
+            font.getNameAsString(COSName.BASE_FONT),
+            text(font.getNameAsString(COSName.NAME), "(unnamed)"));
+    COSDictionary described = font;
+    COSArray descendants = font.getCOSArray(COSName.DESCENDANT_FONTS);
+    if (type.equals("Type0")
+        && descendants != null
+        && descendants.size() > 0
+        && descendants.getObject(0) instanceof COSDictionary descendant) {
+      described = descendant;
+    }
+    COSDictionary descriptor = described.getCOSDictionary(COSName.FONT_DESC);
+    boolean embedded =
+        type.equals("Type3")
+            || descriptor != null
+                && (descriptor.getDictionaryObject(COSName.FONT_FILE) != null
+                    || descriptor.getDictionaryObject(COSName.FONT_FILE2) != null
+                    || descriptor.getDictionaryObject(FONT_FILE_3) != null);
+    boolean subset = name.matches("[A-Z]{6}\\+.*");
+    fonts.putIfAbsent(
+        name + embedded, new FontFact(subset ? name.substring(7) : name, type, embedded, subset));
+  }
+
+  private static String text(String found, String otherwise) {
+    if (found == null || found.isEmpty()) {
+      return otherwise;
+    }
+    return found.length() > LONGEST_NAME ? found.substring(0, LONGEST_NAME) : found;
+  }
+}

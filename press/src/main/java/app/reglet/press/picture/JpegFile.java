@@ -1,0 +1,83 @@
+package app.reglet.press.picture;
+
+import app.reglet.press.reading.FileBytes;
+import java.io.DataInputStream;
+import java.io.EOFException;
+import java.io.IOException;
+
+/**
+ * A JPEG as its markers say (ITU-T T.81, B.1 and B.2).
+ *
+ * @param width pixels across as stored
+ * @param height pixels down as stored
+ * @param channels 1 grey, 3 colour, 4 CMYK
+ * @param bits of a sample
+ * @param progressive whether its pixels come in many scans, each finer than the last
+ * @param scans how many there are
+ */
+public record JpegFile(
+    int width, int height, int channels, int bits, boolean progressive, int scans) {
+  /** Scans are counted up to here. */
+  private static final int MOST_COUNTED = 100_000;
+
+  /**
+   * Reads the frame header and counts the scans.
+   *
+   * @throws IOException when there is no frame header
+   */
+  public static JpegFile of(FileBytes file) throws IOException {
+    int[] frame = null;
+    boolean progressive = false;
+    int scans = 0;
+    try (DataInputStream in = new DataInputStream(file.open())) {
+      in.skipNBytes(2);
+      while (scans < MOST_COUNTED) {
+        int marker = marker(in);
+        if (marker == 0xd9) {
+          break;
+        }
+        if (marker >= 0xd0 && marker <= 0xd8 || marker == 1) {
+          continue; // these stand alone
+        }
+        int length = in.readUnsignedShort();
+        if (length < 2) {
+          break;
+        }
+        boolean isFrame =
+            marker >= 0xc0 && marker <= 0xcf && marker != 0xc4 && marker != 0xc8 && marker != 0xcc;
+        if (isFrame && frame == null && length >= 8) {
+          int bits = in.readUnsignedByte();
+          int height = in.readUnsignedShort();
+          int width = in.readUnsignedShort();
+          frame = new int[] {width, height, in.readUnsignedByte(), bits};
+          progressive = (marker & 3) == 2;
+          in.skipNBytes(length - 8L);
+        } else {
+          scans += marker == 0xda ? 1 : 0;
+          in.skipNBytes(length - 2L);
+        }
+      }
+    } catch (EOFException e) {
+      // what was seen so far is what there is
+    }
+    if (frame == null) {
+      throw new IOException("no frame header");
+    }
+    return new JpegFile(frame[0], frame[1], frame[2], frame[3], progressive, scans);
+  }
+
+  /** The next marker, over the coded pixels in between. */
+  private static int marker(DataInputStream in) throws IOException {
+    while (true) {
+      if (in.readUnsignedByte() == 0xff) {
+        int marker = in.readUnsignedByte();
+        while (marker == 0xff) {
+          marker = in.readUnsignedByte();
+        }
+        if (marker != 0) {
+          return marker;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,103 @@
+package app.reglet.press.reading;
+
+import app.reglet.core.Refusal;
+import java.time.Duration;
+import java.util.Locale;
+
+/**
+ * What reading one file may cost: time, objects looked at, bytes read. Every reader of files that
+ * people bring asks it as it goes on; a file that would cost more is refused with the figure.
+ */
+public final class Budget {
+  /** What an ordinary file of a few megabytes may cost. */
+  private static final Duration TIME = Duration.ofSeconds(4);
+
+  private static final long MOST_OBJECTS = 500_000;
+  private static final int MOST_READINGS = 40;
+
+  private final long start = System.nanoTime();
+  private final long nanos;
+  private final long mostObjects;
+  private final long mostBytes;
+  private long objects;
+  private long bytes;
+
+  /**
+   * A budget.
+   *
+   * @param time from now on
+   * @param mostObjects objects that may be looked at
+   * @param mostBytes bytes that may be read, those read again counted again
+   */
+  public Budget(Duration time, long mostObjects, long mostBytes) {
+    this.nanos = time.toNanos();
+    this.mostObjects = mostObjects;
+    this.mostBytes = mostBytes;
+  }
+
+  /** Time for a file: four seconds, and one more for every ten megabytes. */
+  public static Duration timeFor(long length) {
+    return TIME.plusMillis(length / 10_000);
+  }
+
+  /** A budget for a file of so many bytes, begun now. */
+  public static Budget forFile(long length) {
+    return new Budget(timeFor(length), MOST_OBJECTS, MOST_READINGS * (length + 1_000_000));
+  }
+
+  /**
+   * Counts one more object.
+   *
+   * @throws Refusal when it is one too many, or the time is over
+   */
+  public void object() {
+    if (++objects > mostObjects) {
+      throw new Refusal(
+          "file",
+          String.format(
+              Locale.ROOT,
+              "The file has more than %,d objects, far more than a cover or a book block needs: make it anew and try again.",
+              mostObjects));
+    }
+    time();
+  }
+
+  /**
+   * Counts bytes that were read.
+   *
+   * @throws Refusal when they are too many, or the time is over
+   */
+  public void bytes(long count) {
+    bytes += Math.max(0, count);
+    if (bytes > mostBytes) {
+      throw new Refusal(
+          "file",
+          String.format(
+              Locale.ROOT,
+              "The file leads in circles: %,d bytes of it were read, and still it is not at its end. Make it anew and try again.",
+              bytes));
+    }
+    time();
+  }
+
+  /**
+   * Sees that there is time left.
+   *
+   * @throws Refusal when there is none, or the thread was asked to stop
+   */
+  public void time() {
+    if (System.nanoTime() - start > nanos || Thread.currentThread().isInterrupted()) {
+      throw tooLong(Duration.ofNanos(nanos));
+    }
+  }
+
+  /** What is said of a file that takes longer than it may. */
+  public static Refusal tooLong(Duration time) {
+    return new Refusal(
+        "file",
+        String.format(
+            Locale.ROOT,
+            "The file takes more than %.0f seconds to read, longer than any sound file of its size: make it anew and try again.",
+            time.toMillis() / 1000.0));
+  }
+}

@@ -1,0 +1,89 @@
+package app.reglet.press.reading;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.PictureReader;
+import java.io.BufferedReader;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A process of its own that reads files people bring: one order a line on standard input, one
+ * answer a line on standard output, both JSON. A file that hangs it or fills its memory costs this
+ * process and nothing else; whoever gave the order ends it when the time is over.
+ *
+ * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
+ * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen.
+ * Answers: {@code {"pdf":…}}, {@code {"picture":…}}, {@code {"refused":…,"field":…}}.
+ */
+public final class ReadingDesk {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private ReadingDesk() {}
+
+  /**
+   * What a picture was found to be; its bytes stay where they are.
+   *
+   * @param sha SHA-256 of the file, in hex
+   * @param mean mean colour, 0xRRGGBB
+   */
+  public record PictureFacts(
+      String sha, Picture.Format format, int width, int height, int orientation, int mean) {
+    /** The picture, with its bytes in a file. */
+    public Picture in(FileBytes file) {
+      return new Picture(sha, format, width, height, orientation, mean, file);
+    }
+  }
+
+  /** Takes orders until standard input ends. */
+  public static void main(String[] args) throws IOException {
+    System.setProperty("java.awt.headless", "true");
+    ImageIO.setUseCache(false);
+    PrintStream answers =
+        new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8);
+    System.setOut(System.err); // what libraries print is no answer
+    BufferedReader orders =
+        new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+    answers.println("ready");
+    for (String order = orders.readLine(); order != null; order = orders.readLine()) {
+      answers.println(answer(order));
+    }
+  }
+
+  private static String answer(String order) {
+    ObjectNode out = JSON.createObjectNode();
+    try {
+      JsonNode asked = JSON.readTree(order);
+      FileBytes file = FileBytes.of(Path.of(asked.get("file").stringValue()));
+      Budget budget = Budget.forFile(file.length());
+      if (asked.get("kind").stringValue().equals("pdf")) {
+        out.putPOJO("pdf", PdfFacts.read(file, budget));
+      } else {
+        Picture p = PictureReader.read(file, budget);
+        Files.write(
+            Path.of(asked.get("screen").stringValue()),
+            PictureReader.screen(p, asked.get("longest").intValue()));
+        out.putPOJO(
+            "picture",
+            new PictureFacts(
+                p.sha(), p.format(), p.width(), p.height(), p.orientation(), p.mean()));
+      }
+    } catch (Refusal r) {
+      out.put("refused", r.getMessage()).put("field", r.field());
+    } catch (Exception | StackOverflowError | OutOfMemoryError e) {
+      out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
+    }
+    return JSON.writeValueAsString(out);
+  }
+}

@@ -1,0 +1,100 @@
+package app.reglet.web.dispatch;
+
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.pdf.PressFile;
+import app.reglet.web.bench.Revisions;
+import app.reglet.web.shell.Busy;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
+import app.reglet.web.store.Uploads;
+import app.reglet.web.titles.Cover;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Service;
+
+/** Makes press files on the disk, so few at once that they fit the heap whatever is in them. */
+@Service
+class Pressing {
+  private static final int AT_ONCE = 2;
+  private static final int WAIT_SECONDS = 60;
+
+  private final Semaphore presses = new Semaphore(AT_ONCE, true);
+  private final Revisions revisions;
+  private final DataDirectory data;
+  private final Uploads uploads;
+  private final Room room;
+
+  Pressing(Revisions revisions, DataDirectory data, Uploads uploads, Room room) {
+    this.revisions = revisions;
+    this.data = data;
+    this.uploads = uploads;
+    this.room = room;
+  }
+
+  /** What is done with a file while it is there. */
+  @FunctionalInterface
+  interface Use<R> {
+    R of(Path file) throws IOException;
+  }
+
+  /** Makes the file of a page, lets it be used, and takes it away. */
+  <R> R with(Cover cover, Wrap page, Use<R> use) {
+    room.need(0);
+    try {
+      Path file = uploads.scratch();
+      try {
+        atOnce(
+            () -> {
+              write(cover, page, file);
+              return file;
+            });
+        return use.of(file);
+      } finally {
+        Files.deleteIfExists(file);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void write(Cover cover, Wrap page, Path file) {
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
+      PressFile.write(
+          cover.art().orElseThrow(),
+          page,
+          cover.book(),
+          revisions.made(cover.edition()),
+          out,
+          data.uploads());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Does something that takes much memory, when there is some for it. */
+  <R> R atOnce(Supplier<R> making) {
+    try {
+      if (!presses.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
+        throw new Busy(
+            "Other files are being made, and this one would have waited more than "
+                + WAIT_SECONDS
+                + " seconds: try again a little later.");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Busy("Reglet is being stopped: try again when it is up.");
+    }
+    try {
+      return making.get();
+    } finally {
+      presses.release();
+    }
+  }
+}

@@ -1,0 +1,200 @@
+package app.reglet.web.reading;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
+import app.reglet.press.reading.ReadingDesk;
+import app.reglet.web.shell.Busy;
+import app.reglet.web.store.DataDirectory;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Deque;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedDeque;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Where files that people bring are read: a few processes beside this one, each with its own
+ * memory. A file gets its time and no more; then the process that reads it is ended, and the next
+ * file gets a fresh one. So no page waits on a hostile file, and no stop hangs on one.
+ */
+@Component
+public class ReadingRoom implements DisposableBean {
+  private static final Logger LOG = LoggerFactory.getLogger(ReadingRoom.class);
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** Files read at once. */
+  private static final int DESKS = 2;
+
+  private static final Duration WAIT = Duration.ofSeconds(20);
+
+  /** Beyond a file's own time: for the answer to come, and to refuse in its own words first. */
+  private static final Duration GRACE = Duration.ofMillis(600);
+
+  private final DataDirectory data;
+  private final Semaphore seats = new Semaphore(DESKS, true);
+  private final Deque<ReadingProcess> idle = new ConcurrentLinkedDeque<>();
+  private final Set<ReadingProcess> all = ConcurrentHashMap.newKeySet();
+  private volatile boolean closed;
+
+  public ReadingRoom(DataDirectory data) {
+    this.data = data;
+  }
+
+  /** Starts a process ahead, so that the first file does not wait for one. */
+  public void prepare() {
+    Thread ahead =
+        new Thread(
+            () -> {
+              try {
+                idle.push(start());
+              } catch (IOException e) {
+                LOG.warn("no process to read files could be started: {}", e.getMessage());
+              }
+            },
+            "reading-room");
+    ahead.setDaemon(true);
+    ahead.start();
+  }
+
+  /**
+   * What a PDF says of itself.
+   *
+   * @throws Refusal when it can't be read, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public PdfFacts pdf(Path file) {
+    return JSON.treeToValue(ask(file, Map.of("kind", "pdf")).get("pdf"), PdfFacts.class);
+  }
+
+  /**
+   * What a picture is; a JPEG of it for the screen is written too.
+   *
+   * @param screen where the JPEG goes
+   * @param longest its longer side at most, pixels
+   * @throws Refusal when it can't be used, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public ReadingDesk.PictureFacts picture(Path file, Path screen, int longest) {
+    JsonNode answer =
+        ask(file, Map.of("kind", "picture", "screen", screen.toString(), "longest", longest));
+    return JSON.treeToValue(answer.get("picture"), ReadingDesk.PictureFacts.class);
+  }
+
+  private JsonNode ask(Path file, Map<String, Object> order) {
+    Map<String, Object> whole = new java.util.HashMap<>(order);
+    whole.put("file", file.toString());
+    String line = JSON.writeValueAsString(whole);
+    Duration time = Budget.timeFor(FileBytes.of(file).length()).plus(GRACE);
+    try {
+      if (!seats.tryAcquire(WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
+        throw new Busy(
+            "Other files are being read, and this one would have waited more than "
+                + WAIT.toSeconds()
+                + " seconds: send it again a little later.");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Busy("Reglet is being stopped: send the file again when it is up.");
+    }
+    try {
+      return answer(line, time);
+    } finally {
+      seats.release();
+    }
+  }
+
+  private JsonNode answer(String line, Duration time) {
+    ReadingProcess process = null;
+    try {
+      process = next();
+      JsonNode answer = JSON.readTree(process.ask(line, time));
+      idle.push(process);
+      process = null;
+      JsonNode refused = answer.get("refused");
+      if (refused != null) {
+        throw new Refusal(
+            answer.get("field") == null ? "file" : answer.get("field").stringValue(),
+            refused.stringValue());
+      }
+      return answer;
+    } catch (TimeoutException e) {
+      LOG.info("a file was refused: it took more than {} ms to read", time.toMillis());
+      throw Budget.tooLong(time);
+    } catch (IOException e) {
+      if (closed) {
+        throw new Busy("Reglet is being stopped: send the file again when it is up.");
+      }
+      LOG.info("a file was refused: it ended the process that read it");
+      throw new Refusal(
+          "file",
+          "This file takes more memory to read than one of its size may: make it anew and try again.");
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Busy("Reglet is being stopped: send the file again when it is up.");
+    } finally {
+      if (process != null) {
+        all.remove(process);
+        process.end();
+        prepareAgain();
+      }
+    }
+  }
+
+  private void prepareAgain() {
+    if (!closed) {
+      prepare();
+    }
+  }
+
+  private ReadingProcess next() throws IOException, TimeoutException, InterruptedException {
+    for (ReadingProcess p = idle.poll(); p != null; p = idle.poll()) {
+      if (p.isAlive()) {
+        return p;
+      }
+      all.remove(p);
+      p.end();
+    }
+    return start();
+  }
+
+  private ReadingProcess start() throws IOException {
+    Files.createDirectories(data.uploads());
+    ReadingProcess process =
+        ReadingProcess.start(Files.createTempDirectory(data.uploads(), "reading"));
+    all.add(process);
+    if (closed) {
+      process.end();
+      throw new IOException("stopping");
+    }
+    while (idle.size() >= DESKS) {
+      ReadingProcess spare = idle.poll();
+      if (spare != null) {
+        all.remove(spare);
+        spare.end();
+      }
+    }
+    return process;
+  }
+
+  /** Ends every process, busy or not. */
+  @Override
+  public void destroy() {
+    closed = true;
+    all.forEach(ReadingProcess::end);
+    all.clear();
+  }
+}
