@@ -51,6 +51,14 @@ const mark = () => {
 document.addEventListener("htmx:afterSettle", mark);
 mark();
 
+// drawings side by side share the width as their sheets do (the page's policy allows no style attributes)
+const share = () => {
+  for (const d of document.querySelectorAll("[data-share]")) d.style.setProperty("--share", d.dataset.share);
+};
+document.addEventListener("htmx:afterSwap", share);
+document.addEventListener("htmx:oobAfterSwap", share);
+share();
+
 // a margin note and its mark on the sheet light up together
 for (const [type, on] of [["mouseover", true], ["mouseout", false], ["focusin", true], ["focusout", false]]) {
   document.addEventListener(type, (e) => {

@@ -20,6 +20,8 @@ import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.core.env.PropertySource;
+import org.springframework.core.env.SimpleCommandLinePropertySource;
 
 /** Starts Reglet: the web application, or one command of the command line. */
 @SpringBootApplication
@@ -62,6 +64,11 @@ public class Reglet {
     DataDirectory directory = DataDirectory.claim(data);
     // the connection keeps the database open between this look at it and its first use
     try (Connection looked = DatabaseFile.open(directory)) {
+      if (type == WebApplicationType.SERVLET) {
+        Settings settings = new Settings(args);
+        Access.expectPeopleFor(settings.address(), looked);
+        expectFree(settings.address(), settings.port());
+      }
       SpringApplication application = new SpringApplication(Reglet.class);
       application.setWebApplicationType(type);
       application.setLogStartupInfo(false);
@@ -72,16 +79,9 @@ public class Reglet {
               "spring.servlet.multipart.location",
               directory.uploads().toString()));
       application.addInitializers(
-          context -> {
-            ((GenericApplicationContext) context)
-                .registerBean(DataDirectory.class, () -> directory);
-            if (type == WebApplicationType.SERVLET) {
-              var environment = context.getEnvironment();
-              String address = environment.getProperty("server.address", "127.0.0.1");
-              Access.expectPeopleFor(address, looked);
-              expectFree(address, environment.getProperty("server.port", Integer.class, 8080));
-            }
-          });
+          context ->
+              ((GenericApplicationContext) context)
+                  .registerBean(DataDirectory.class, () -> directory));
       return application.run(Arrays.copyOf(args, args.length));
     } catch (SQLException | RuntimeException e) {
       directory.destroy();
@@ -91,6 +91,34 @@ public class Reglet {
         }
       }
       throw e instanceof RuntimeException r ? r : new IllegalStateException(e);
+    }
+  }
+
+  /** Where to listen, as arguments or environment say; application.properties reads the same. */
+  private record Settings(PropertySource<?> arguments) {
+    Settings(String... args) {
+      this(new SimpleCommandLinePropertySource(args));
+    }
+
+    String address() {
+      return named("server.address", "REGLET_ADDRESS", "127.0.0.1");
+    }
+
+    int port() {
+      String port = named("server.port", "REGLET_PORT", "8080");
+      if (!port.matches("\\d{1,5}") || Integer.parseInt(port) > 65_535) {
+        throw new StartTrouble(
+            "REGLET_PORT is “" + port + "”, which is no port: a number from 1 to 65535.");
+      }
+      return Integer.parseInt(port);
+    }
+
+    private String named(String argument, String variable, String otherwise) {
+      Object given = arguments.getProperty(argument);
+      String environment = System.getenv(variable);
+      return given != null
+          ? given.toString()
+          : environment != null && !environment.isBlank() ? environment : otherwise;
     }
   }
 

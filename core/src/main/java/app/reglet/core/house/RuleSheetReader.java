@@ -50,7 +50,7 @@ public final class RuleSheetReader {
   private static final int LONGEST_NUMBER = 60;
 
   /** Digits before or after the point of any number, an exponent counted in. */
-  private static final int MOST_DIGITS = 30;
+  private static final int MOST_DIGITS = 60;
 
   static final int MOST_PAGES = 20_000;
 

@@ -321,6 +321,11 @@ public final class PictureReader {
         throw new IOException("no reader for " + format);
       }
       ImageReader reader = readers.next();
+      // the JDK has readers of its own for the same formats, in an order that changes from run to
+      // run
+      while (!reader.getClass().getName().startsWith("com.twelvemonkeys.") && readers.hasNext()) {
+        reader = readers.next();
+      }
       ImageInputStream stream = file.image(budget);
       reader.setInput(stream, false, false);
       return new Opened(reader, stream);

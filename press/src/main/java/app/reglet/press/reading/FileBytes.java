@@ -127,20 +127,21 @@ public final class FileBytes {
       return buffer[(int) (streamPos++ - bufferStart)] & 0xff;
     }
 
+    /**
+     * As many as there are: some readers of the JDK take what comes first for all they asked for.
+     */
     @Override
     public int read(byte[] b, int off, int len) throws IOException {
       bitOffset = 0;
-      if (len == 0) {
-        return 0;
+      int read = 0;
+      while (read < len && fill()) {
+        int at = (int) (streamPos - bufferStart);
+        int n = Math.min(len - read, bufferLength - at);
+        System.arraycopy(buffer, at, b, off + read, n);
+        streamPos += n;
+        read += n;
       }
-      if (!fill()) {
-        return -1;
-      }
-      int at = (int) (streamPos - bufferStart);
-      int n = Math.min(len, bufferLength - at);
-      System.arraycopy(buffer, at, b, off, n);
-      streamPos += n;
-      return n;
+      return read == 0 && len > 0 ? -1 : read;
     }
 
     private boolean fill() throws IOException {

@@ -71,8 +71,8 @@ public final class DrawingSvg {
                 + Svg.number(v.width())
                 + " "
                 + Svg.number(v.height()),
-            "style",
-            "--share:" + Svg.number(v.width()))
+            "data-share",
+            Svg.number(v.width()))
         .empty(
             "rect",
             "class",

@@ -19,6 +19,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.SimpleUrlAuthenticationFailureHandler;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CsrfFilter;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -91,6 +93,7 @@ public class Security {
                                 && !READING.contains(r.getMethod())
                                 && !r.getServletPath().startsWith("/control/")))
         .addFilterAfter(new StillHere(), SecurityContextHolderFilter.class)
+        .addFilterAfter(new NoTokens(), CsrfFilter.class)
         .exceptionHandling(
             e ->
                 e.authenticationEntryPoint(
@@ -168,6 +171,20 @@ public class Security {
       } else {
         chain.doFilter(request, response);
       }
+    }
+  }
+
+  /** Open to its machine, Reglet keeps no sessions, and its forms carry no token of one. */
+  private final class NoTokens extends OncePerRequestFilter {
+    @Override
+    protected void doFilterInternal(
+        HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+        throws ServletException, IOException {
+      if (!people.any()) {
+        request.removeAttribute(CsrfToken.class.getName());
+        request.removeAttribute("_csrf");
+      }
+      chain.doFilter(request, response);
     }
   }
 }

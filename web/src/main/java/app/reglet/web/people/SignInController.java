@@ -27,10 +27,9 @@ public class SignInController {
     if (!people.any()) {
       return "redirect:/titles";
     }
-    HttpSession session = request.getSession(false);
+    HttpSession session = request.getSession(); // the form's token is one of a session
     String problem = "";
     if (failed != null
-        && session != null
         && session.getAttribute(WebAttributes.AUTHENTICATION_EXCEPTION)
             instanceof AuthenticationException e) {
       problem = e.getMessage();

@@ -24,6 +24,7 @@ final class ReadingProcess {
 
   private static final Duration START = Duration.ofSeconds(20);
   private static final String ENDED = "";
+  private static final String READY = "ready";
 
   private final Process process;
   private final Path aside;
@@ -72,7 +73,9 @@ final class ReadingProcess {
         new BufferedReader(
             new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8))) {
       for (String line = in.readLine(); line != null; line = in.readLine()) {
-        answers.add(line);
+        if (line.startsWith("{") || line.equals(READY)) {
+          answers.add(line); // the rest is the virtual machine's last words
+        }
       }
     } catch (IOException e) {
       // it was ended

@@ -1,0 +1,138 @@
+package app.reglet.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.web.harness.Web;
+import app.reglet.web.harness.Web.Answer;
+import app.reglet.web.houses.Houses;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** One row that can't be read: it says so, has a way out, and takes nothing else with it. */
+public class BrokenTest {
+  private Own reglet;
+
+  @BeforeMethod
+  public void start() throws Exception {
+    reglet = new Own("--reglet.demo=true");
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void stop() {
+    reglet.close();
+  }
+
+  @DataProvider
+  public Object[][] editions() {
+    return new Object[][] {
+      {"update edition set house_version = 77 where id = 1", "version 77 of “gannet-and-gauge”"},
+      {"update edition set trim = 'six by nine' where id = 1", "facts as kept can't be read"},
+      {"update edition set binding = 'stitched by moonlight' where id = 1", "facts as kept"},
+      {"update edition set turn = 'xyz' where id = 1", "facts as kept"},
+      {
+        "update revision set design = '{\"of\":\"another Reglet\"}' where edition_id = 1 and number = 2",
+        "design, revision 2, can't be read"
+      },
+      {
+        "delete from revision where edition_id = 1 and number = 2",
+        "design, revision 2, is not here any more"
+      },
+      {
+        "update revision set design = '[[[[' where edition_id = 1",
+        "design, revision 2, can't be read"
+      },
+    };
+  }
+
+  @Test(dataProvider = "editions")
+  public void aBrokenEditionIsShownAsBrokenAndCanBeMended(String damage, String sentence)
+      throws Exception {
+    reglet.sql(damage);
+    for (int starts = 0; starts < 2; starts++) {
+      Web web = reglet.web();
+      Answer titles = web.get("/titles");
+      assertThat(titles.status()).isEqualTo(200);
+      assertThat(titles.body())
+          .contains("The Salt Ledger", "Knots for Slow Water", "Broken. ")
+          .contains(sentence);
+      for (String place : List.of("docket", "bench", "dispatch", "what-if", "side-by-side", "templates", "history", "press-file")) {
+        Answer page = web.get("/editions/1/" + place);
+        assertThat(page.status()).as(place).isEqualTo(422);
+        assertThat(page.body()).as(place).contains(sentence).contains("/editions/1/repair");
+      }
+      assertThat(web.get("/inspect").status()).isEqualTo(200);
+      assertThat(web.get("/houses").status()).isEqualTo(200);
+      assertThat(web.get("/editions/2/bench").status()).isEqualTo(200);
+      if (starts == 0) {
+        reglet.stop();
+        reglet.start(); // nor does it hinder the next start
+      }
+    }
+    Web web = reglet.web();
+    String way = web.get("/titles").find("action=\"/editions/1/repair\".*?name=\"way\" value=\"(\\w+)\"");
+    Answer mended = web.post("/editions/1/repair", List.of(Map.entry("way", way)), false);
+    assertThat(mended.status()).isEqualTo(302);
+    assertThat(web.get("/editions/1/docket").status()).isEqualTo(200);
+    assertThat(web.get("/editions/1/bench").status()).isEqualTo(200);
+    assertThat(web.get("/titles").body()).doesNotContain("Broken. ");
+  }
+
+  @Test
+  public void aHouseWithoutItsVersionDoesNotStopTheStart() throws Exception {
+    reglet.sql(
+        "insert into house (id, shipped, changed, current, version) values ('half-there', false, now(), 1, 0)",
+        "delete from house_version where house_id = 'lantern-shelf'");
+    reglet.stop();
+    reglet.start();
+    Answer houses = reglet.web().get("/houses");
+    assertThat(houses.status()).isEqualTo(200);
+    assertThat(houses.body()).contains("half-there, version 1", "No version of it is here");
+    // what ships is simply there again
+    assertThat(reglet.bean(Houses.class).has("lantern-shelf")).isTrue();
+    assertThat(reglet.web().get("/titles").status()).isEqualTo(200);
+  }
+
+  @Test
+  public void aSheetThatCannotBeReadIsShownAndMendedAsANewOne() throws Exception {
+    Web web = reglet.web();
+    String draft =
+        web.post("/houses/osier-row/copy", List.of(), false).location().replaceAll("^https?://[^/]+", "");
+    assertThat(web.post(draft + "/publish", List.of(), false).status()).isEqualTo(302);
+    reglet.sql(
+        "update house_version set document = replace(document, '\"unit\"', '\"units\"') where house_id = 'osier-row-copy'");
+    reglet.stop();
+    reglet.start();
+    web = reglet.web();
+    assertThat(web.get("/houses").body()).contains("osier-row-copy, version 1", "can&#39;t be read any more");
+    Answer mending =
+        web.post("/houses/osier-row-copy/mend", List.of(Map.entry("version", "1")), false);
+    assertThat(mending.status()).isEqualTo(302);
+    Answer page = web.get(mending.location().replaceAll("^https?://[^/]+", ""));
+    assertThat(page.status()).isEqualTo(200);
+    assertThat(page.body()).contains("osier-row-copy-mended");
+    reglet.sql("update house_version set document = 'no JSON' where house_id = 'osier-row-copy'");
+    Answer hopeless =
+        web.post("/houses/osier-row-copy/mend", List.of(Map.entry("version", "1")), false);
+    assertThat(hopeless.status()).isEqualTo(400);
+    assertThat(hopeless.body()).contains("/houses/osier-row-copy/document?v=1");
+    assertThat(web.get("/houses/osier-row-copy/document?v=1").body()).isEqualTo("no JSON");
+  }
+
+  @Test
+  public void aDraftThatNoFormCanShowIsThrownAway() throws Exception {
+    Web web = reglet.web();
+    String draft = web.post("/houses/new", List.of(), false).location().replaceAll("^https?://[^/]+", "");
+    reglet.sql("update house_draft set document = '[1e999999999]'");
+    Answer page = web.get(draft);
+    assertThat(page.status()).isEqualTo(422);
+    assertThat(page.body()).contains("can&#39;t be shown", "Throw it away", draft + "/discard");
+    assertThat(web.get("/houses").body()).contains(draft + "/discard");
+    assertThat(web.post(draft + "/discard", List.of(Map.entry("way", "discard")), false).status())
+        .isEqualTo(302);
+    assertThat(web.get(draft).status()).isEqualTo(404);
+  }
+}

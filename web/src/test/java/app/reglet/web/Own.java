@@ -1,0 +1,101 @@
+package app.reglet.web;
+
+import app.reglet.web.harness.Web;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import javax.sql.DataSource;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** A Reglet of a test's own in this process, with data of its own, that can be stopped and started. */
+public final class Own implements AutoCloseable {
+  private final Path data;
+  private ConfigurableApplicationContext application;
+
+  public Own(String... args) throws IOException {
+    this(Files.createTempDirectory("reglet-own"), args);
+  }
+
+  public Own(Path data, String... args) {
+    this.data = data;
+    start(args);
+  }
+
+  /** Starts it again on the same data. */
+  public Own start(String... args) {
+    List<String> all = new ArrayList<>(List.of(args));
+    all.add("--server.port=0");
+    application = Reglet.start(data, all.toArray(String[]::new));
+    return this;
+  }
+
+  public void stop() {
+    application.close();
+  }
+
+  public Path data() {
+    return data;
+  }
+
+  public <T> T bean(Class<T> type) {
+    return application.getBean(type);
+  }
+
+  public String address() {
+    return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+  }
+
+  public Web web() {
+    return new Web(address());
+  }
+
+  /** Changes the database behind Reglet's back. */
+  public void sql(String... statements) throws SQLException {
+    try (Connection c = application.getBean(DataSource.class).getConnection();
+        Statement s = c.createStatement()) {
+      for (String each : statements) {
+        s.execute(each);
+      }
+    }
+  }
+
+  /** Does things at the same moment, each in a thread of its own. */
+  public static <T> List<T> atOnce(int times, Callable<T> what) throws Exception {
+    ExecutorService threads = Executors.newFixedThreadPool(times);
+    CountDownLatch ready = new CountDownLatch(times);
+    try {
+      List<Future<T>> all = new ArrayList<>();
+      for (int i = 0; i < times; i++) {
+        all.add(
+            threads.submit(
+                () -> {
+                  ready.countDown();
+                  ready.await();
+                  return what.call();
+                }));
+      }
+      List<T> out = new ArrayList<>();
+      for (Future<T> f : all) {
+        out.add(f.get());
+      }
+      return out;
+    } finally {
+      threads.shutdown();
+    }
+  }
+
+  @Override
+  public void close() {
+    application.close();
+  }
+}

@@ -1,0 +1,140 @@
+package app.reglet.web.harness;
+
+import app.reglet.web.Reglet;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+
+/** Reglet as a process of its own, with the heap that ships, to be killed, filled and hurried. */
+public final class Subject implements AutoCloseable {
+  /** What {@code ./reglet} gives it. */
+  static final List<String> SHIPPED = List.of("-Xmx512m", "-XX:+UseSerialGC");
+
+  private final Path data;
+  private final Path log;
+  private final Map<String, String> environment;
+  private List<String> options = List.of();
+  private Process process;
+  private int port;
+
+  public Subject(Path data, Map<String, String> environment) throws IOException {
+    this.data = data;
+    this.environment = environment;
+    this.log = Files.createTempFile("reglet-subject", ".log");
+  }
+
+  public Subject(Path data) throws IOException {
+    this(data, Map.of());
+  }
+
+  /** Compiles little and starts sooner: for what is about neither speed nor memory. */
+  public Subject quick() {
+    options = List.of("-XX:TieredStopAtLevel=1");
+    return this;
+  }
+
+  /** Starts it and returns when it answers. */
+  public Subject start(String... args) throws IOException, InterruptedException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+    List<String> command = new ArrayList<>();
+    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.addAll(SHIPPED);
+    command.addAll(List.of("-cp", System.getProperty("java.class.path"), Reglet.class.getName()));
+    command.addAll(List.of(args));
+    ProcessBuilder builder =
+        new ProcessBuilder(command)
+            .redirectErrorStream(true)
+            .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+    builder.environment().put("REGLET_DATA", data.toString());
+    builder.environment().put("REGLET_PORT", String.valueOf(port));
+    builder.environment().putAll(environment);
+    process = builder.start();
+    Web web = new Web(address());
+    long until = System.nanoTime() + Duration.ofSeconds(90).toNanos();
+    while (System.nanoTime() < until) {
+      if (!process.isAlive()) {
+        throw new IOException("Reglet ended at its start: " + log());
+      }
+      if (web.answers()) {
+        return this;
+      }
+      Thread.sleep(25);
+    }
+    throw new IOException("Reglet does not answer: " + log());
+  }
+
+  /** Starts it when it is expected to end by itself; gives its exit code. */
+  public int startInVain(String... args) throws IOException, InterruptedException {
+    try {
+      start(args);
+    } catch (IOException e) {
+      return process.waitFor();
+    }
+    throw new AssertionError("Reglet started, but should not have");
+  }
+
+  public String address() {
+    return "http://127.0.0.1:" + port;
+  }
+
+  public int port() {
+    return port;
+  }
+
+  public Web web() {
+    return new Web(address());
+  }
+
+  /** {@code kill -9}. */
+  public void kill() throws InterruptedException {
+    process.destroyForcibly();
+    process.waitFor();
+  }
+
+  /** A stop in order. */
+  public void stop() throws InterruptedException {
+    process.destroy();
+    if (!process.waitFor(60, TimeUnit.SECONDS)) {
+      kill();
+      throw new AssertionError("Reglet did not stop within a minute");
+    }
+  }
+
+  public boolean isAlive() {
+    return process.isAlive();
+  }
+
+  /** Everything it has printed since it was made. */
+  public String log() throws IOException {
+    return Files.readString(log);
+  }
+
+  /** Resident memory in MB, as the kernel says; zero where it doesn't. */
+  public long megabytes() throws IOException {
+    Path status = Path.of("/proc", String.valueOf(process.pid()), "status");
+    if (!Files.exists(status)) {
+      return 0;
+    }
+    return Files.readAllLines(status).stream()
+        .filter(l -> l.startsWith("VmHWM:"))
+        .map(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024)
+        .findFirst()
+        .orElse(0L);
+  }
+
+  @Override
+  public void close() throws IOException, InterruptedException {
+    if (process != null && process.isAlive()) {
+      stop();
+    }
+    Files.deleteIfExists(log);
+  }
+}
