@@ -95,7 +95,10 @@ public class PictureFilesTest {
             : new IndexColorModel(bits, n, c[0], c[1], c[2]);
     BufferedImage image =
         new BufferedImage(
-            W, H, bits < 8 ? BufferedImage.TYPE_BYTE_BINARY : BufferedImage.TYPE_BYTE_INDEXED, model);
+            W,
+            H,
+            bits < 8 ? BufferedImage.TYPE_BYTE_BINARY : BufferedImage.TYPE_BYTE_INDEXED,
+            model);
     for (int y = 0; y < H; y++) {
       for (int x = 0; x < W; x++) {
         image.getRaster().setSample(x, y, 0, random.nextInt(n));
@@ -123,7 +126,9 @@ public class PictureFilesTest {
     };
   }
 
-  /** A PNG's 16 bits as the nearest 8 (the JDK cuts them), laid on white; greys as they are stored. */
+  /**
+   * A PNG's 16 bits as the nearest 8 (the JDK cuts them), laid on white; greys as they are stored.
+   */
   private static BufferedImage expected(BufferedImage image) {
     BufferedImage out = new BufferedImage(W, H, BufferedImage.TYPE_INT_RGB);
     boolean wide = image.getRaster().getDataBuffer().getDataType() == DataBuffer.TYPE_USHORT;
@@ -159,7 +164,9 @@ public class PictureFilesTest {
 
   private static void near(int a, int b, int by, String what) {
     for (int shift = 16; shift >= 0; shift -= 8) {
-      assertThat(Math.abs((a >> shift & 0xff) - (b >> shift & 0xff))).as(what).isLessThanOrEqualTo(by);
+      assertThat(Math.abs((a >> shift & 0xff) - (b >> shift & 0xff)))
+          .as(what)
+          .isLessThanOrEqualTo(by);
     }
   }
 
@@ -173,7 +180,8 @@ public class PictureFilesTest {
       for (int y = 0; y < H; y++) {
         rows.next(rgb);
         for (int x = 0; x < W; x++) {
-          int found = (rgb[3 * x] & 0xff) << 16 | (rgb[3 * x + 1] & 0xff) << 8 | rgb[3 * x + 2] & 0xff;
+          int found =
+              (rgb[3 * x] & 0xff) << 16 | (rgb[3 * x + 1] & 0xff) << 8 | rgb[3 * x + 2] & 0xff;
           near(found, expected.getRGB(x, y), 1, name + " at " + x + ", " + y);
         }
       }
@@ -193,7 +201,10 @@ public class PictureFilesTest {
     for (int y = 0; y < H; y += 3) {
       for (int x = 0; x < W; x += 5) {
         int v = back.getRaster().getSample(x, y, 0);
-        int found = grey && back.getSampleModel().getSampleSize(0) == 8 ? v << 16 | v << 8 | v : back.getRGB(x, y);
+        int found =
+            grey && back.getSampleModel().getSampleSize(0) == 8
+                ? v << 16 | v << 8 | v
+                : back.getRGB(x, y);
         near(found, expected.getRGB(x, y), 2, name + " at " + x + ", " + y);
       }
     }
@@ -221,8 +232,7 @@ public class PictureFilesTest {
   public void anIccProfileOfAPngGoesWithIt() throws Exception {
     BufferedImage image = drawn(BufferedImage.TYPE_INT_RGB);
     byte[] plain = Specimen.encode(image, "png");
-    byte[] profile =
-        java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    byte[] profile = java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
     ByteArrayOutputStream chunk = new ByteArrayOutputStream();
     chunk.write("linear\0\0".getBytes());
     try (var packed = new java.util.zip.DeflaterOutputStream(chunk)) {
@@ -282,7 +292,9 @@ public class PictureFilesTest {
           int n = in.read(got);
           int there = Math.min(got.length, bytes.length - at);
           assertThat(n).isEqualTo(there == 0 && got.length > 0 ? -1 : there);
-          assertThat(java.util.Arrays.equals(got, 0, Math.max(0, n), bytes, at, at + Math.max(0, n))).isTrue();
+          assertThat(
+                  java.util.Arrays.equals(got, 0, Math.max(0, n), bytes, at, at + Math.max(0, n)))
+              .isTrue();
         }
         in.seek(bytes.length);
         assertThat(in.read()).isEqualTo(-1);
@@ -333,7 +345,8 @@ public class PictureFilesTest {
     large[frame + 8] = (byte) 9000;
     assertThatThrownBy(() -> PictureReader.read(large))
         .isInstanceOf(Refusal.class)
-        .hasMessageContaining("This progressive JPEG has 9000 × 9000 = 81 million pixels; at most 50 million")
+        .hasMessageContaining(
+            "This progressive JPEG has 9000 × 9000 = 81 million pixels; at most 50 million")
         .hasMessageContaining("save it as a baseline JPEG");
     byte[] deep = jpeg.clone();
     deep[frame + 4] = 12;
@@ -359,7 +372,8 @@ public class PictureFilesTest {
     BufferedImage thin = PictureReader.pixels(picture, 30_000);
     assertThat((long) thin.getWidth() * thin.getHeight()).isLessThanOrEqualTo(30_000);
     assertThat(thin.getWidth()).isEqualTo(200);
-    assertThat(ImageIO.read(new ByteArrayInputStream(PictureReader.screen(picture, 100))).getWidth())
+    assertThat(
+            ImageIO.read(new ByteArrayInputStream(PictureReader.screen(picture, 100))).getWidth())
         .isEqualTo(100);
   }
 }

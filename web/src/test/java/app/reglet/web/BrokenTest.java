@@ -30,12 +30,12 @@ public class BrokenTest {
   public Object[][] editions() {
     return new Object[][] {
       {"update edition set house_version = 77 where id = 1", "version 77 of “gannet-and-gauge”"},
-      {"update edition set trim = 'six by nine' where id = 1", "facts as kept can't be read"},
+      {"update edition set trim = 'six by nine' where id = 1", "facts as kept can&#39;t be read"},
       {"update edition set binding = 'stitched by moonlight' where id = 1", "facts as kept"},
       {"update edition set turn = 'xyz' where id = 1", "facts as kept"},
       {
         "update revision set design = '{\"of\":\"another Reglet\"}' where edition_id = 1 and number = 2",
-        "design, revision 2, can't be read"
+        "design, revision 2, can&#39;t be read"
       },
       {
         "delete from revision where edition_id = 1 and number = 2",
@@ -43,7 +43,7 @@ public class BrokenTest {
       },
       {
         "update revision set design = '[[[[' where edition_id = 1",
-        "design, revision 2, can't be read"
+        "design, revision 2, can&#39;t be read"
       },
     };
   }
@@ -59,7 +59,16 @@ public class BrokenTest {
       assertThat(titles.body())
           .contains("The Salt Ledger", "Knots for Slow Water", "Broken. ")
           .contains(sentence);
-      for (String place : List.of("docket", "bench", "dispatch", "what-if", "side-by-side", "templates", "history", "press-file")) {
+      for (String place :
+          List.of(
+              "docket",
+              "bench",
+              "dispatch",
+              "what-if",
+              "side-by-side",
+              "templates",
+              "history",
+              "press-file")) {
         Answer page = web.get("/editions/1/" + place);
         assertThat(page.status()).as(place).isEqualTo(422);
         assertThat(page.body()).as(place).contains(sentence).contains("/editions/1/repair");
@@ -73,7 +82,8 @@ public class BrokenTest {
       }
     }
     Web web = reglet.web();
-    String way = web.get("/titles").find("action=\"/editions/1/repair\".*?name=\"way\" value=\"(\\w+)\"");
+    String way =
+        web.get("/titles").find("action=\"/editions/1/repair\".*?name=\"way\" value=\"(\\w+)\"");
     Answer mended = web.post("/editions/1/repair", List.of(Map.entry("way", way)), false);
     assertThat(mended.status()).isEqualTo(302);
     assertThat(web.get("/editions/1/docket").status()).isEqualTo(200);
@@ -100,14 +110,17 @@ public class BrokenTest {
   public void aSheetThatCannotBeReadIsShownAndMendedAsANewOne() throws Exception {
     Web web = reglet.web();
     String draft =
-        web.post("/houses/osier-row/copy", List.of(), false).location().replaceAll("^https?://[^/]+", "");
+        web.post("/houses/osier-row/copy", List.of(), false)
+            .location()
+            .replaceAll("^https?://[^/]+", "");
     assertThat(web.post(draft + "/publish", List.of(), false).status()).isEqualTo(302);
     reglet.sql(
         "update house_version set document = replace(document, '\"unit\"', '\"units\"') where house_id = 'osier-row-copy'");
     reglet.stop();
     reglet.start();
     web = reglet.web();
-    assertThat(web.get("/houses").body()).contains("osier-row-copy, version 1", "can&#39;t be read any more");
+    assertThat(web.get("/houses").body())
+        .contains("osier-row-copy, version 1", "can&#39;t be read any more");
     Answer mending =
         web.post("/houses/osier-row-copy/mend", List.of(Map.entry("version", "1")), false);
     assertThat(mending.status()).isEqualTo(302);
@@ -125,7 +138,8 @@ public class BrokenTest {
   @Test
   public void aDraftThatNoFormCanShowIsThrownAway() throws Exception {
     Web web = reglet.web();
-    String draft = web.post("/houses/new", List.of(), false).location().replaceAll("^https?://[^/]+", "");
+    String draft =
+        web.post("/houses/new", List.of(), false).location().replaceAll("^https?://[^/]+", "");
     reglet.sql("update house_draft set document = '[1e999999999]'");
     Answer page = web.get(draft);
     assertThat(page.status()).isEqualTo(422);

@@ -42,7 +42,8 @@ public class ConflictTest {
         .allSatisfy(
             a -> {
               assertThat(a.status()).isIn(409, 404);
-              assertThat(a.body()).containsAnyOf("Nothing was overwritten", "published or thrown away");
+              assertThat(a.body())
+                  .containsAnyOf("Nothing was overwritten", "published or thrown away");
             });
   }
 
@@ -64,8 +65,18 @@ public class ConflictTest {
                     .post(
                         "/editions/1/bench/pieces/title/box",
                         Map.of(
-                            "base", base, "from", "sheet", "left", 10 + mine / 10.0 + " mm", "top",
-                            "30 mm", "width", "80 mm", "height", "30 mm"));
+                            "base",
+                            base,
+                            "from",
+                            "sheet",
+                            "left",
+                            10 + mine / 10.0 + " mm",
+                            "top",
+                            "30 mm",
+                            "width",
+                            "80 mm",
+                            "height",
+                            "30 mm"));
               }),
           200);
       assertThat(base(reglet.web(), "1")).isEqualTo(String.valueOf(Integer.parseInt(base) + 1));
@@ -121,8 +132,7 @@ public class ConflictTest {
   @Test
   public void docketsSavedAtOnce() throws Exception {
     Web web = reglet.web();
-    String version =
-        web.get("/editions/3/docket").find("name=\"version\" value=\"([\\d.]+)\"");
+    String version = web.get("/editions/3/docket").find("name=\"version\" value=\"([\\d.]+)\"");
     int[] n = {0};
     oneTakenTheOthersTold(
         Own.atOnce(

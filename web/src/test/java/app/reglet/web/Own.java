@@ -17,7 +17,9 @@ import java.util.concurrent.Future;
 import javax.sql.DataSource;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** A Reglet of a test's own in this process, with data of its own, that can be stopped and started. */
+/**
+ * A Reglet of a test's own in this process, with data of its own, that can be stopped and started.
+ */
 public final class Own implements AutoCloseable {
   private final Path data;
   private ConfigurableApplicationContext application;

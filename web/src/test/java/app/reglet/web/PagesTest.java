@@ -90,14 +90,14 @@ public class PagesTest {
     return new Object[][] {
       // method, path, form, status
       {"GET", "/editions/99999/docket", "", 404},
-      {"GET", "/editions/abc/docket", "", 400},
+      {"GET", "/editions/abc/docket", "", 404},
       {"GET", "/editions/99999/bench", "", 404},
       {"GET", "/editions/99999/press-file", "", 404},
       {"GET", "/houses/none", "", 404},
       {"GET", "/houses/osier-row?v=99", "", 404},
       {"GET", "/houses/osier-row?v=x", "", 400},
       {"GET", "/houses/drafts/99999", "", 404},
-      {"GET", "/houses/drafts/x", "", 400},
+      {"GET", "/houses/drafts/x", "", 404},
       {"POST", "/houses/none/copy", "", 404},
       {"POST", "/houses/osier-row/edit", "", 400},
       {"POST", "/houses/import", "", 400},

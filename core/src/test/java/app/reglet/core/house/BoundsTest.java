@@ -25,7 +25,9 @@ public class BoundsTest {
       {"{\"" + "n".repeat(201) + "\": 1}", "A field's name has 201 characters"},
       {
         "{"
-            + IntStream.range(0, 24_001).mapToObj(i -> "\"f" + i + "\": 1").collect(Collectors.joining(","))
+            + IntStream.range(0, 24_001)
+                .mapToObj(i -> "\"f" + i + "\": 1")
+                .collect(Collectors.joining(","))
             + "}",
         "more than 24,000 values"
       },

@@ -31,8 +31,12 @@ final class FlatePixels {
 
   private FlatePixels() {}
 
-  /** The picture as an image object, 8 bits a channel, RGB, packed row by row as it is read. */
-  static PDImageXObject of(PDDocument document, Rows rows) throws IOException {
+  /**
+   * The picture as an image object, 8 bits a channel, RGB, packed row by row as it is read.
+   *
+   * @param profile the ICC profile of its RGB; empty for the page's own
+   */
+  static PDImageXObject of(PDDocument document, Rows rows, byte[] profile) throws IOException {
     int w = rows.width();
     int h = rows.height();
     COSStream packed = document.getDocument().createCOSStream();
@@ -55,7 +59,9 @@ final class FlatePixels {
     } finally {
       deflater.end();
     }
-    return image(document, packed, w, h, 8, 3, PDDeviceRGB.INSTANCE);
+    PDColorSpace colours =
+        profile.length == 0 ? PDDeviceRGB.INSTANCE : profiled(document, profile, 3);
+    return image(document, packed, w, h, 8, 3, colours);
   }
 
   /**
@@ -84,17 +90,7 @@ final class FlatePixels {
             ? PDDeviceGray.INSTANCE
             : PDDeviceRGB.INSTANCE;
     if (png.profile().length > 0) {
-      PDICCBased profile = new PDICCBased(document);
-      try (OutputStream out = profile.getPDStream().createOutputStream(COSName.FLATE_DECODE)) {
-        out.write(png.profile());
-      }
-      int channels = png.colour() == 0 ? 1 : 3;
-      profile.getPDStream().getCOSObject().setInt(COSName.N, channels);
-      profile
-          .getPDStream()
-          .getCOSObject()
-          .setItem(COSName.ALTERNATE, channels == 1 ? COSName.DEVICEGRAY : COSName.DEVICERGB);
-      base = profile;
+      base = profiled(document, png.profile(), png.colour() == 0 ? 1 : 3);
     }
     if (png.colour() != 3) {
       return base;
@@ -105,6 +101,20 @@ final class FlatePixels {
     indexed.add(COSInteger.get(png.palette().length / 3 - 1L));
     indexed.add(new COSString(png.palette()));
     return PDColorSpace.create(indexed);
+  }
+
+  private static PDColorSpace profiled(PDDocument document, byte[] profile, int channels)
+      throws IOException {
+    PDICCBased space = new PDICCBased(document);
+    try (OutputStream out = space.getPDStream().createOutputStream(COSName.FLATE_DECODE)) {
+      out.write(profile);
+    }
+    space.getPDStream().getCOSObject().setInt(COSName.N, channels);
+    space
+        .getPDStream()
+        .getCOSObject()
+        .setItem(COSName.ALTERNATE, channels == 1 ? COSName.DEVICEGRAY : COSName.DEVICERGB);
+    return space;
   }
 
   private static PDImageXObject image(

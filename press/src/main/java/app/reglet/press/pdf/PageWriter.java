@@ -45,6 +45,8 @@ final class PageWriter {
   /** Pixels that are decoded and packed as a JPEG in memory; more are packed without loss. */
   private static final long MOST_PACKED_ANEW = 12_000_000;
 
+  private static final byte[] NO_PROFILE = {};
+
   private final PDDocument document;
   private final PDResources resources;
   private final Frame place;
@@ -190,13 +192,17 @@ final class PageWriter {
     }
     if (picture.format() == Picture.Format.PNG) {
       PngFile png = PngFile.of(picture.file());
-      if (!png.interlaced() && !png.mayBeTransparent()) {
+      if (!png.interlaced() && !png.mayBeTransparent() && png.depth() <= 8) {
         return FlatePixels.of(document, png);
       }
+      // transparency is laid on white, since press files carry none that is live; 16 bits become 8
+      boolean rgb = png.colour() == 2 || png.colour() == 6;
+      try (Rows rows = PictureReader.rows(picture)) {
+        return FlatePixels.of(document, rows, rgb ? png.profile() : NO_PROFILE);
+      }
     }
-    // a PNG with transparency is laid on white: press files carry no live transparency
     try (Rows rows = PictureReader.rows(picture)) {
-      return FlatePixels.of(document, rows);
+      return FlatePixels.of(document, rows, NO_PROFILE);
     }
   }
 
@@ -219,7 +225,7 @@ final class PageWriter {
           document, PictureReader.onWhite(PictureReader.pixels(picture, MOST_PACKED_ANEW)), 0.95f);
     }
     try (Rows rows = PictureReader.rows(picture)) {
-      return FlatePixels.of(document, rows);
+      return FlatePixels.of(document, rows, NO_PROFILE);
     }
   }
 

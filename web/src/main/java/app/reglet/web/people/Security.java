@@ -58,7 +58,7 @@ public class Security {
   }
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, SignIn signIn) throws Exception {
+  SecurityFilterChain chain(HttpSecurity http) throws Exception {
     HttpSessionRequestCache asked = new HttpSessionRequestCache();
     asked.setMatchingRequestParameterName(null);
     asked.setRequestMatcher(
@@ -66,8 +66,7 @@ public class Security {
     SimpleUrlAuthenticationFailureHandler failed = new SimpleUrlAuthenticationFailureHandler();
     failed.setDefaultFailureUrl("/sign-in?failed");
     failed.setAllowSessionCreation(true);
-    http.authenticationProvider(signIn)
-        .authorizeHttpRequests(
+    http.authorizeHttpRequests(
             a ->
                 a.requestMatchers(FOR_ALL)
                     .permitAll()
@@ -166,6 +165,7 @@ public class Security {
           && !here
           && !READING.contains(request.getMethod())
           && !path.equals("/sign-in")
+          && !path.equals("/error")
           && !path.startsWith("/control/")) {
         signInFirst(request, response);
       } else {

@@ -155,6 +155,11 @@ public class Answers {
 
   private static Answer ofUpload(Throwable e) {
     String names = names(e);
+    if (rootMessage(e).startsWith("Header section has more than")) {
+      return new Answer(
+          HttpStatus.BAD_REQUEST,
+          "The file was not taken in: its name is too long. Shorten it to 200 characters and send it again.");
+    }
     if (e instanceof MaxUploadSizeExceededException
         || names.contains("SizeLimitExceededException")) {
       return new Answer(
@@ -165,9 +170,7 @@ public class Answers {
       return new Answer(HttpStatus.BAD_REQUEST, "That are too many fields in one form.");
     }
     if (names.contains("FileUploadException") || names.contains("FileUploadByteCountLimit")) {
-      return new Answer(
-          HttpStatus.BAD_REQUEST,
-          "The file did not arrive whole, or its name is too long: shorten the name to 200 characters and send it again.");
+      return new Answer(HttpStatus.BAD_REQUEST, "The file did not arrive whole: send it again.");
     }
     if (noSpace(e)) {
       LOG.warn("an upload was refused: no room on the disk");

@@ -68,7 +68,13 @@ public class KnownHosts extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     if (isKnown(request.getHeader("Host"))) {
-      chain.doFilter(request, response);
+      Answer unreadable = unreadable(request);
+      if (unreadable == null) {
+        chain.doFilter(request, response);
+      } else {
+        SameOrigin.headers(response);
+        answers.write(request, response, unreadable.status(), unreadable.sentence());
+      }
     } else {
       SameOrigin.headers(response);
       answers.write(
@@ -76,6 +82,20 @@ public class KnownHosts extends OncePerRequestFilter {
           response,
           HttpStatus.MISDIRECTED_REQUEST,
           "Reglet is not known by this name. Whoever runs it can add the name to REGLET_HOSTS.");
+    }
+  }
+
+  /** What is answered to parameters that can't be decoded, before anything stumbles over them. */
+  private Answer unreadable(HttpServletRequest request) {
+    String type = request.getContentType();
+    if (type != null && type.startsWith("multipart/")) {
+      return null; // a file is not taken in before it is known who brings it
+    }
+    try {
+      request.getParameter("");
+      return null;
+    } catch (RuntimeException e) {
+      return answers.to(e, request);
     }
   }
 

@@ -1,5 +1,6 @@
 package app.reglet.web.shell;
 
+import app.reglet.web.people.Who;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.security.access.AccessDeniedException;
@@ -13,9 +14,11 @@ import org.springframework.web.servlet.ModelAndView;
 @ControllerAdvice
 public class Troubles {
   private final Answers answers;
+  private final Who who;
 
-  public Troubles(Answers answers) {
+  public Troubles(Answers answers, Who who) {
     this.answers = answers;
+    this.who = who;
   }
 
   @ExceptionHandler
@@ -27,6 +30,7 @@ public class Troubles {
     ModelAndView view = shown(answers.to(e, request), request, response);
     if (e instanceof Broken broken) {
       view.addObject("broken", broken);
+      view.addObject("may", who.may());
     }
     return view;
   }

@@ -9,6 +9,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.ReentrantLock;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
@@ -90,13 +92,12 @@ public class Database extends AbstractDataSource implements DisposableBean {
   /** Whether the database answers. */
   public boolean alive() {
     Connection c = own;
-    if (c == null) {
-      return false;
-    }
-    try (Statement s = c.createStatement()) {
-      s.execute("select 1");
-      return true;
-    } catch (SQLException e) {
+    try {
+      // a query without a table is answered by a closed database too; its store knows
+      return c != null
+          && c.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session
+          && !session.getDatabase().getStore().getMvStore().isClosed();
+    } catch (SQLException | RuntimeException e) {
       return false;
     }
   }

@@ -50,8 +50,7 @@ public class BackupTest {
           .art()
           .ifPresent(
               art -> {
-                BufferedImage image =
-                    ArtworkRaster.render(art, covers.sheet(e).isShop() ? 24 : 30);
+                BufferedImage image = ArtworkRaster.render(art, covers.sheet(e).isShop() ? 24 : 30);
                 all.put(
                     e.getId() + " r" + e.getRevision(),
                     ((DataBufferInt) image.getRaster().getDataBuffer()).getData());
@@ -137,6 +136,7 @@ public class BackupTest {
   @Test
   public void aBackupMadeWhileOthersWriteIsOneMoment() throws Exception {
     try (Own reglet = new Own("--reglet.demo=true")) {
+      bring(reglet.web(), 3, 0);
       AtomicBoolean over = new AtomicBoolean();
       Thread busy =
           new Thread(
@@ -207,7 +207,12 @@ public class BackupTest {
       assertThat(nightly.nights())
           .extracting(Backups.Night::night)
           .containsExactly(
-              "2026-03-10", "2026-03-09", "2026-03-08", "2026-03-07", "2026-03-06", "2026-03-05",
+              "2026-03-10",
+              "2026-03-09",
+              "2026-03-08",
+              "2026-03-07",
+              "2026-03-06",
+              "2026-03-05",
               "2026-03-04");
       Path night = nightly.nights().get(0).path();
       try (var walk = Files.walk(night.resolve("pictures"))) {
@@ -235,8 +240,7 @@ public class BackupTest {
       assertThatThrownBy(() -> reglet.bean(Backups.class).write(dir))
           .isInstanceOf(Refusal.class)
           .hasMessageContaining("is a directory");
-      assertThatThrownBy(
-              () -> reglet.bean(Backups.class).write(Path.of("/proc/no/such/place.zip")))
+      assertThatThrownBy(() -> reglet.bean(Backups.class).write(Path.of("/proc/no/such/place.zip")))
           .isInstanceOf(Refusal.class);
     }
     byte[] whole = Files.readAllBytes(data.resolve("reglet.mv.db"));
@@ -251,8 +255,7 @@ public class BackupTest {
             "{\"format\":\"reglet-backup/1\",\"reglet\":\"9\",\"schema\":99,\"made\":\"x\",\"pictures\":0}"
                 .getBytes(),
             false);
-    Path damaged =
-        spoiled(good, dir.resolve("damaged.zip"), "reglet.mv.db", new byte[9000], false);
+    Path damaged = spoiled(good, dir.resolve("damaged.zip"), "reglet.mv.db", new byte[9000], false);
     Path outside =
         spoiled(good, dir.resolve("outside.zip"), "../../outside", new byte[] {1}, false);
     for (Path bad :
@@ -293,7 +296,8 @@ public class BackupTest {
       data = reglet.data();
       var made = Control.order(data, List.of("people", "add", "Maren Aldous", "owner", ""));
       assertThat(made.code()).isZero();
-      assertThat(made.text()).contains("Set up as owner: Maren Aldous", "From now on everybody signs in");
+      assertThat(made.text())
+          .contains("Set up as owner: Maren Aldous", "From now on everybody signs in");
       assertThat(reglet.web().get("/titles").location()).endsWith("/sign-in");
       String password = made.text().replaceAll("(?s).*password is ([a-z0-9-]+) .*", "$1");
       assertThat(reglet.web().signIn("maren aldous", password).location()).doesNotContain("failed");

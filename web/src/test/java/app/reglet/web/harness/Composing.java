@@ -118,4 +118,15 @@ final class Composing {
             "sea.png",
             file));
   }
+
+  /** Brings a PDF to be inspected; 200 when it was read. */
+  Answer inspect(byte[] file) throws IOException {
+    Answer a = web.upload("/inspect", Map.of("edition", edition), "file", "wrap.pdf", file);
+    return a.body().contains("The file</h2>") ? a : new Answer(422, a.body(), "", a.millis());
+  }
+
+  /** Fetches the press file; 200 when it is one. */
+  Answer pressFile() throws IOException {
+    return web.fetch("/editions/" + edition + "/press-file", "%PDF");
+  }
 }

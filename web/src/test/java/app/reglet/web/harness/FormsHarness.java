@@ -165,7 +165,8 @@ public final class FormsHarness {
           "forms: %d forms and buttons, %d requests, %d answered 500 or worse, %d lines of traces in the log%n",
           o.forms(), o.requests(), o.failed().size(), traces);
       if (traces > 0) {
-        System.out.println(log);
+        Files.writeString(Path.of("reglet-harness.log"), log);
+        System.out.println("the log is in reglet-harness.log");
       }
       well = o.failed().isEmpty() && traces == 0;
     }
@@ -181,8 +182,7 @@ public final class FormsHarness {
 
   private void go() throws IOException {
     Answer titles = web.get("/titles");
-    List<String> pages =
-        new ArrayList<>(List.of("/titles", "/houses", "/inspect", "/people", "/backup"));
+    List<String> pages = new ArrayList<>(List.of("/titles", "/houses", "/inspect", "/backup"));
     List<String> ids =
         Jsoup.parse(titles.body()).select("a[href*=/docket]").eachAttr("href").stream()
             .map(h -> h.replaceAll("\\D", ""))
@@ -217,6 +217,7 @@ public final class FormsHarness {
         }
       }
     }
+    withPeople();
     for (String address : ADDRESSES) {
       judge("GET " + address, raw(address));
     }
@@ -226,6 +227,28 @@ public final class FormsHarness {
             "%ZZ=%".getBytes(),
             "a=%ff%fe".getBytes())) {
       judge("POST /titles, a body that is no UTF-8", rawPost("/titles", body));
+    }
+  }
+
+  /** Once somebody is set up everybody signs in, so this comes last. */
+  private void withPeople() throws IOException {
+    Answer first =
+        web.post("/people", List.of(Map.entry("name", "Owner"), Map.entry("role", "owner")), false);
+    web.signIn("Owner", first.find("id=\"made-password\">([a-z2-9-]+)<"));
+    web.post("/people", Map.of("name", "Other", "role", "reader"));
+    for (String page : List.of("/people", "/account", "/sign-in")) {
+      for (Sender sender : senders(page)) {
+        boolean own = sender.path().matches("/people/1/.*|/account/sign-out-everywhere|/sign-out");
+        if (!own && !sender.path().equals("/sign-in") && seen.add(sender.key())) {
+          forms++;
+          send(sender);
+        }
+      }
+    }
+    Web stranger = new Web(web.address());
+    for (String value : values) {
+      judge("signing in as " + shown(value), stranger.signIn(value, value));
+      requests++;
     }
   }
 

@@ -157,6 +157,29 @@ public final class Web {
     return answer;
   }
 
+  /** Fetches a file without keeping it; its first bytes must be these. */
+  public Answer fetch(String path, String first) throws IOException {
+    long start = System.nanoTime();
+    try {
+      HttpResponse<java.io.InputStream> r =
+          client.send(
+              request(path).timeout(Duration.ofMinutes(10)).GET().build(),
+              HttpResponse.BodyHandlers.ofInputStream());
+      try (java.io.InputStream in = r.body()) {
+        String head = new String(in.readNBytes(first.length()), StandardCharsets.ISO_8859_1);
+        in.transferTo(java.io.OutputStream.nullOutputStream());
+        return new Answer(
+            head.equals(first) ? r.statusCode() : 422,
+            head,
+            "",
+            (System.nanoTime() - start) / 1_000_000);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException(e);
+    }
+  }
+
   private HttpRequest.Builder request(String path) {
     HttpRequest.Builder request =
         HttpRequest.newBuilder(URI.create(address + path)).timeout(LONGEST);

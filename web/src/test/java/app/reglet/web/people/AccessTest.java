@@ -79,8 +79,7 @@ public class AccessTest {
   /** Every address that takes something, as the application itself lists them. */
   private List<String> writing() {
     List<String> all = new ArrayList<>();
-    RequestMappingHandlerMapping mapping =
-        reglet.bean(RequestMappingHandlerMapping.class);
+    RequestMappingHandlerMapping mapping = reglet.bean(RequestMappingHandlerMapping.class);
     for (RequestMappingInfo info : mapping.getHandlerMethods().keySet()) {
       if (info.getMethodsCondition().getMethods().contains(RequestMethod.POST)) {
         info.getPatternValues().forEach(all::add);
@@ -134,14 +133,31 @@ public class AccessTest {
       assertThat(upload.status()).as(pattern).isEqualTo(403);
     }
     for (String method : List.of("PUT", "DELETE", "PATCH")) {
-      assertThat(RawHttp.send(reglet.address(), method, "/editions/1/docket", Map.of(), new byte[0]).status())
+      assertThat(
+              RawHttp.send(reglet.address(), method, "/editions/1/docket", Map.of(), new byte[0])
+                  .status())
           .isGreaterThanOrEqualTo(400);
     }
     // what only looks is answered, and changes nothing either
-    assertThat(reader.upload("/inspect", Map.of(), "file", "x.pdf", "no".getBytes()).status()).isEqualTo(200);
+    assertThat(reader.upload("/inspect", Map.of(), "file", "x.pdf", "no".getBytes()).status())
+        .isEqualTo(200);
     assertThat(reader.post("/editions/1/dispatch", Map.of()).status()).isEqualTo(200);
     for (String page :
-        List.of("/titles", "/houses", "/houses/osier-row", "/inspect", "/editions/1/docket", "/editions/1/bench", "/editions/1/bench?chosen=title", "/editions/1/dispatch", "/editions/1/what-if", "/editions/1/side-by-side", "/editions/1/templates", "/editions/1/history", "/editions/1/press-file", "/account")) {
+        List.of(
+            "/titles",
+            "/houses",
+            "/houses/osier-row",
+            "/inspect",
+            "/editions/1/docket",
+            "/editions/1/bench",
+            "/editions/1/bench?chosen=title",
+            "/editions/1/dispatch",
+            "/editions/1/what-if",
+            "/editions/1/side-by-side",
+            "/editions/1/templates",
+            "/editions/1/history",
+            "/editions/1/press-file",
+            "/account")) {
       assertThat(reader.get(page).status()).as(page).isEqualTo(200);
     }
     for (String page : List.of("/people", "/backup", "/houses/drafts/1")) {
@@ -153,11 +169,16 @@ public class AccessTest {
   @Test
   public void aDesignerMakesCoversButLeavesHousesAndPeopleAlone() throws Exception {
     Web designer = signedIn("Piers", DESIGNER);
-    String base = designer.get("/editions/2/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
-    assertThat(designer.post("/editions/2/bench/layout", Map.of("base", base, "layout", "axis")).status())
+    String base =
+        designer.get("/editions/2/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    assertThat(
+            designer
+                .post("/editions/2/bench/layout", Map.of("base", base, "layout", "axis"))
+                .status())
         .isEqualTo(200);
     assertThat(designer.get("/editions/2/history").body()).contains("Layout", "<td>Piers</td>");
-    for (String path : List.of("/houses/new", "/houses/osier-row/copy", "/people", "/people/1/reset", "/backup")) {
+    for (String path :
+        List.of("/houses/new", "/houses/osier-row/copy", "/people", "/people/1/reset", "/backup")) {
       assertThat(designer.post(path, Map.of()).status()).as(path).isEqualTo(403);
     }
     Web owner = signedIn("Maren", OWNER);
@@ -167,7 +188,15 @@ public class AccessTest {
   @Test
   public void withoutASessionNothingIsAnsweredButTheSignIn() throws Exception {
     Web nobody = reglet.web();
-    for (String page : List.of("/titles", "/editions/1/docket", "/houses", "/people", "/pictures/x/screen", "/editions/1/press-file", "/no-such-page")) {
+    for (String page :
+        List.of(
+            "/titles",
+            "/editions/1/docket",
+            "/houses",
+            "/people",
+            "/pictures/x/screen",
+            "/editions/1/press-file",
+            "/no-such-page")) {
       Answer a = nobody.get(page);
       assertThat(a.status()).as(page).isEqualTo(302);
       assertThat(a.location()).as(page).endsWith("/sign-in");
@@ -202,7 +231,13 @@ public class AccessTest {
     assertThat(a.status()).isEqualTo(403);
     assertThat(a.body()).contains("This page is from an earlier session");
     // every form of every page carries one
-    for (String at : List.of("/titles", "/editions/3/docket", "/editions/3/bench", "/editions/3/what-if?pages=40", "/account")) {
+    for (String at :
+        List.of(
+            "/titles",
+            "/editions/3/docket",
+            "/editions/3/bench",
+            "/editions/3/what-if?pages=40",
+            "/account")) {
       org.jsoup.nodes.Document d = org.jsoup.Jsoup.parse(web.get(at).body());
       assertThat(d.select("form[method=post]")).as(at).isNotEmpty();
       assertThat(d.select("form[method=post]"))
@@ -304,7 +339,8 @@ public class AccessTest {
     }
     Web web = reglet.web();
     assertThat(web.signIn("Hesper", "hesper-password-1").location()).contains("failed");
-    assertThat(web.get("/sign-in?failed").body()).containsPattern("Too many tries that were wrong: wait \\d+ seconds");
+    assertThat(web.get("/sign-in?failed").body())
+        .containsPattern("Too many tries that were wrong: wait \\d+ seconds");
   }
 
   @Test
@@ -330,11 +366,19 @@ public class AccessTest {
   @Test
   public void onlyKnownNamesAreAnswered() throws Exception {
     for (String host : List.of("localhost", "127.0.0.1", "[::1]", "LOCALHOST:8080")) {
-      assertThat(RawHttp.send(reglet.address(), "GET", "/sign-in", Map.of("Host", host), new byte[0]).status())
+      assertThat(
+              RawHttp.send(reglet.address(), "GET", "/sign-in", Map.of("Host", host), new byte[0])
+                  .status())
           .as(host)
           .isEqualTo(200);
     }
-    for (String host : List.of("elsewhere.example", "localhost.elsewhere.example", "127.0.0.1.elsewhere.example", "elsewhere.example:80", "10.0.0.1")) {
+    for (String host :
+        List.of(
+            "elsewhere.example",
+            "localhost.elsewhere.example",
+            "127.0.0.1.elsewhere.example",
+            "elsewhere.example:80",
+            "10.0.0.1")) {
       for (String method : List.of("GET", "POST")) {
         Answer a =
             RawHttp.send(reglet.address(), method, "/titles", Map.of("Host", host), new byte[0]);
@@ -345,14 +389,17 @@ public class AccessTest {
     Path data = Files.createTempDirectory("hosts");
     try (Own named = new Own(data, "--reglet.hosts=reglet.press.example, desk")) {
       for (String host : List.of("reglet.press.example:8080", "desk", "localhost")) {
-        assertThat(RawHttp.send(named.address(), "GET", "/titles", Map.of("Host", host), new byte[0]).status())
+        assertThat(
+                RawHttp.send(named.address(), "GET", "/titles", Map.of("Host", host), new byte[0])
+                    .status())
             .isEqualTo(200);
       }
     }
   }
 
   @Test
-  public void listeningBeyondThisMachineWithoutPeopleIsRefusedWithTheLineThatHelps() throws Exception {
+  public void listeningBeyondThisMachineWithoutPeopleIsRefusedWithTheLineThatHelps()
+      throws Exception {
     Path data = Files.createTempDirectory("beyond");
     for (String address : List.of("0.0.0.0", "::")) {
       assertThatThrownBy(() -> Reglet.start(data, "--server.port=0", "--server.address=" + address))
@@ -385,7 +432,8 @@ public class AccessTest {
           .doesNotContain("Set-Cookie", "_csrf");
       // the first owner, set up on the page, sees the password once; then everybody signs in
       Answer first =
-          web.post("/people", List.of(Map.entry("name", "Maren"), Map.entry("role", "owner")), false);
+          web.post(
+              "/people", List.of(Map.entry("name", "Maren"), Map.entry("role", "owner")), false);
       String password = first.find("id=\"made-password\">([a-z2-9-]+)<");
       assertThat(web.get("/titles").location()).endsWith("/sign-in");
       assertThat(web.signIn("Maren", password).location()).doesNotContain("failed");

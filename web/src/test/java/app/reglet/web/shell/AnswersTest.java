@@ -80,33 +80,56 @@ public class AnswersTest {
 
   @Test
   public void goingBackLeadsNowhereElse() throws Exception {
-    for (String back : List.of("/{x}", "//elsewhere.example", "/\\elsewhere.example", "https://elsewhere.example/", "/a\r\nX: y", "", "/ü")) {
+    for (String back :
+        List.of(
+            "/{x}",
+            "//elsewhere.example",
+            "/\\elsewhere.example",
+            "https://elsewhere.example/",
+            "/a\r\nX: y",
+            "",
+            "/ü")) {
       Answer a =
-          reglet.web().post("/unit", List.of(Map.entry("unit", "mm"), Map.entry("back", back)), false);
+          reglet
+              .web()
+              .post("/unit", List.of(Map.entry("unit", "mm"), Map.entry("back", back)), false);
       assertThat(a.status()).as(back).isEqualTo(302);
       assertThat(a.location()).as(back).endsWith("/titles");
     }
     Answer home =
         reglet
             .web()
-            .post("/unit", List.of(Map.entry("unit", "mm"), Map.entry("back", "/editions/1/bench")), false);
+            .post(
+                "/unit",
+                List.of(Map.entry("unit", "mm"), Map.entry("back", "/editions/1/bench")),
+                false);
     assertThat(home.location()).endsWith("/editions/1/bench");
   }
 
   @Test
   public void addressesThatAreNoneGetASentence() throws Exception {
-    for (String target : List.of("/editions/%20/docket", "/editions/x/bench", "/editions/99999999999999999999/docket", "/nowhere", "/houses/nowhere")) {
+    for (String target :
+        List.of(
+            "/editions/%20/docket",
+            "/editions/x/bench",
+            "/editions/99999999999999999999/docket",
+            "/nowhere",
+            "/houses/nowhere")) {
       Answer a = raw("GET", target, Map.of(), new byte[0]);
       assertThat(a.status()).as(target).isEqualTo(404);
       assertThat(a.body()).as(target).contains("class=\"sentence\"");
     }
-    for (String target : List.of("/titles?%ZZ=1", "/editions/1/bench?chosen=%ZZ", "/titles?a=%ff%fe")) {
+    for (String target :
+        List.of("/titles?%ZZ=1", "/editions/1/bench?chosen=%ZZ", "/titles?a=%ff%fe")) {
       Answer a = raw("GET", target, Map.of(), new byte[0]);
       assertThat(a.status()).as(target).isIn(200, 400);
       assertThat(a.body()).as(target).doesNotContain("\tat ");
     }
     assertThat(raw("GET", "/%ZZ", Map.of(), new byte[0]).status()).isEqualTo(400);
-    for (byte[] body : List.of("title=%ZZ".getBytes(), new byte[] {'t', 'i', 't', 'l', 'e', '=', (byte) 0xff, (byte) 0xfe})) {
+    for (byte[] body :
+        List.of(
+            "title=%ZZ".getBytes(),
+            new byte[] {'t', 'i', 't', 'l', 'e', '=', (byte) 0xff, (byte) 0xfe})) {
       Answer a =
           raw("POST", "/titles", Map.of("Content-Type", "application/x-www-form-urlencoded"), body);
       assertThat(a.status()).isIn(302, 400);
@@ -116,7 +139,15 @@ public class AnswersTest {
 
   @Test
   public void filesOfAnyNameAreTaken() throws Exception {
-    for (String name : List.of("/", "..", "C:\\covers\\", "a".repeat(250) + ".pdf", "a".repeat(3000), "\u202Efdp.exe", "")) {
+    for (String name :
+        List.of(
+            "/",
+            "..",
+            "C:\\covers\\",
+            "a".repeat(250) + ".pdf",
+            "a".repeat(3000),
+            "\u202Efdp.exe",
+            "")) {
       Answer a = reglet.web().upload("/inspect", Map.of(), "file", name, "no PDF".getBytes());
       assertThat(a.status()).as(name).isEqualTo(200);
       assertThat(a.body()).as(name).contains("This file is no PDF");
@@ -124,27 +155,37 @@ public class AnswersTest {
     Answer longest =
         reglet.web().upload("/inspect", Map.of(), "file", "a".repeat(20_000), "no PDF".getBytes());
     assertThat(longest.status()).isEqualTo(400);
-    assertThat(longest.body()).contains("its name is too long").doesNotContain("larger than 200 MB");
+    assertThat(longest.body())
+        .contains("its name is too long")
+        .doesNotContain("larger than 200 MB");
   }
 
   @Test
   public void aStepTableOf2000RowsIsWrittenAndPublished() throws Exception {
     Web web = reglet.web();
     String draft =
-        web.post("/houses/osier-row/copy", List.of(), false).location().replaceAll("^https?://[^/]+", "");
+        web.post("/houses/osier-row/copy", List.of(), false)
+            .location()
+            .replaceAll("^https?://[^/]+", "");
     String version = web.get(draft).find("id=\"draft-version\" name=\"version\" value=\"(\\d+)\"");
     StringBuilder rows = new StringBuilder();
     for (int i = 0; i < 2000; i++) {
       rows.append(2 * i + 1).append('\t').append(2 * i + 2).append('\t').append((i + 1) + " mm\n");
     }
     Answer kind =
-        web.post(draft, Map.of("version", version, "bindings[0].spine[0].kind", "steps", "act", "shape"));
+        web.post(
+            draft,
+            Map.of("version", version, "bindings[0].spine[0].kind", "steps", "act", "shape"));
     Answer pasted =
         web.post(
             draft,
             Map.of(
-                "version", kind.find("id=\"draft-version\" name=\"version\" value=\"(\\d+)\""),
-                "act", "paste bindings[0].spine[0] 0 0", "pasted", rows.toString()));
+                "version",
+                kind.find("id=\"draft-version\" name=\"version\" value=\"(\\d+)\""),
+                "act",
+                "paste bindings[0].spine[0] 0 0",
+                "pasted",
+                rows.toString()));
     assertThat(pasted.status()).isEqualTo(200);
     // the whole form, as the browser sends it with the next change
     Map<String, String> form = new LinkedHashMap<>();
@@ -154,7 +195,9 @@ public class AnswersTest {
             e ->
                 form.put(
                     e.attr("name"),
-                    e.normalName().equals("select") ? e.select("option[selected]").attr("value") : e.val()));
+                    e.normalName().equals("select")
+                        ? e.select("option[selected]").attr("value")
+                        : e.val()));
     assertThat(form).hasSizeGreaterThan(6000);
     Answer whole = web.post(draft, form);
     assertThat(whole.status()).as(whole.body()).isEqualTo(200);
@@ -163,18 +206,32 @@ public class AnswersTest {
         web.post(
             draft,
             Map.of(
-                "version", whole.find("id=\"draft-version\" name=\"version\" value=\"(\\d+)\""),
-                "act", "paste bindings[0].spine[0] 2000 0", "pasted", "9\t10\t3 mm"));
+                "version",
+                whole.find("id=\"draft-version\" name=\"version\" value=\"(\\d+)\""),
+                "act",
+                "paste bindings[0].spine[0] 2000 0",
+                "pasted",
+                "9\t10\t3 mm"));
     assertThat(more.status()).isEqualTo(400);
     assertThat(more.body()).contains("at most 2000 items");
   }
 
   @Test
   public void pagesAreNotCachedByOthersAndTheirPolicyForbidsInlineStyles() throws Exception {
-    for (String page : List.of("/titles", "/editions/1/docket", "/editions/1/bench", "/houses", "/nowhere", "/health")) {
+    for (String page :
+        List.of(
+            "/titles",
+            "/editions/1/docket",
+            "/editions/1/bench",
+            "/houses",
+            "/nowhere",
+            "/health")) {
       Answer a = raw("GET", page, Map.of(), new byte[0]);
       assertThat(a.body()).as(page).contains("Cache-Control: private, no-store");
-      assertThat(a.body()).as(page).contains("Content-Security-Policy: default-src 'self'").doesNotContain("unsafe-inline");
+      assertThat(a.body())
+          .as(page)
+          .contains("Content-Security-Policy: default-src 'self'")
+          .doesNotContain("unsafe-inline");
       org.jsoup.nodes.Document d = Jsoup.parse(a.body().substring(a.body().indexOf("\r\n\r\n")));
       assertThat(d.select("[style], style, script:not([src])")).as(page).isEmpty();
     }
@@ -182,7 +239,8 @@ public class AnswersTest {
     String sha = picture.find("/pictures/([0-9a-f]{64})/screen");
     assertThat(raw("GET", "/pictures/" + sha + "/screen", Map.of(), new byte[0]).body())
         .contains("Cache-Control: max-age=31536000, private, immutable");
-    assertThat(raw("GET", "/reglet.css", Map.of(), new byte[0]).body()).contains("Cache-Control: max-age=3600");
+    assertThat(raw("GET", "/reglet.css", Map.of(), new byte[0]).body())
+        .contains("Cache-Control: max-age=3600");
   }
 
   private static long filesIn(Path dir) throws Exception {
@@ -205,8 +263,7 @@ public class AnswersTest {
         out.flush();
       }
     }
-    Answer whole =
-        reglet.web().upload("/inspect", Map.of(), "file", "x.pdf", new byte[1_000_000]);
+    Answer whole = reglet.web().upload("/inspect", Map.of(), "file", "x.pdf", new byte[1_000_000]);
     assertThat(whole.status()).isEqualTo(200);
     // the server notices the broken ones when it next reads from them
     org.assertj.core.api.Assertions.assertThat(uploads).isDirectory();
@@ -243,9 +300,14 @@ public class AnswersTest {
       Answer first = process.web().get("/editions/6/docket");
       assertThat(first.status()).isEqualTo(200);
       assertThat(process.web().get("/titles").body()).contains("Letters from the Salt Road");
-      process.web().upload("/inspect", Map.of(), "file", "secret-title.pdf", "%PDF-1.4 x".getBytes());
+      process
+          .web()
+          .upload("/inspect", Map.of(), "file", "secret-title.pdf", "%PDF-1.4 x".getBytes());
       assertThat(process.log())
-          .containsPattern("Reglet .* is up at 127\\.0\\.0\\.1 port \\d+, data in " + data + ", open to this machine, nobody signs in")
+          .containsPattern(
+              "Reglet .* is up at 127\\.0\\.0\\.1 port \\d+, data in "
+                  + data
+                  + ", open to this machine, nobody signs in")
           .doesNotContain("secret-title", "Salt Road", "Maren", "Flyway", "WARN", "ERROR");
       process.stop();
       assertThat(process.log()).contains("Reglet is stopping");
