@@ -5,6 +5,8 @@ import app.reglet.core.measure.Unit;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +16,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
@@ -33,7 +36,11 @@ final class InspectCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     // what libraries say of a hostile file is told in one sentence
-    System.setProperty("org.apache.commons.logging.Log", "org.apache.commons.logging.impl.NoOpLog");
+    for (String name : new String[] {"org.apache.pdfbox", "org.apache.fontbox"}) {
+      if (LoggerFactory.getLogger(name) instanceof Logger logger) {
+        logger.setLevel(Level.OFF);
+      }
+    }
     if (!Files.isRegularFile(file) || !Files.isReadable(file)) {
       throw new Refusal("“" + file + "” can't be read.");
     }

@@ -90,6 +90,7 @@ public class Security {
                         r ->
                             people.any()
                                 && !READING.contains(r.getMethod())
+                                && !r.getServletPath().equals("/error")
                                 && !r.getServletPath().startsWith("/control/")))
         .addFilterAfter(new StillHere(), SecurityContextHolderFilter.class)
         .addFilterAfter(new NoTokens(), CsrfFilter.class)

@@ -148,7 +148,9 @@ public class PeopleTest {
     // made a designer, the reader can; signed out everywhere, nothing is lost and a sentence says
     // so
     go(owner, "/people");
-    owner.getByLabel("Role of Oona Tarrant").selectOption("designer");
+    owner
+        .getByLabel("Role of Oona Tarrant", new Page.GetByLabelOptions().setExact(true))
+        .selectOption("designer");
     button(owner, "Change role of Oona Tarrant").click();
     assertThat(owner.locator(".told")).containsText("Oona Tarrant is designer now");
     go(reader, "/editions/1/docket");

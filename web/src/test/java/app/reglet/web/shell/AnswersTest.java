@@ -308,6 +308,7 @@ public class AnswersTest {
               "Reglet .* is up at 127\\.0\\.0\\.1 port \\d+, data in "
                   + data
                   + ", open to this machine, nobody signs in")
+          // among it: the migration tool saying that it isn't verified with this database
           .doesNotContain("secret-title", "Salt Road", "Maren", "Flyway", "WARN", "ERROR");
       process.stop();
       assertThat(process.log()).contains("Reglet is stopping");
