@@ -103,7 +103,8 @@ public class Security {
                           if (Who.signedIn().isEmpty() && people.any()) {
                             signInFirst(request, response);
                           } else {
-                            answers.write(request, response, HttpStatus.FORBIDDEN, denied(why));
+                            answers.write(
+                                request, response, HttpStatus.FORBIDDEN, denied(request, why));
                           }
                         }))
         .headers(h -> h.disable()) // SameOrigin sets them all, people or not
@@ -111,7 +112,10 @@ public class Security {
     return http.build();
   }
 
-  private static String denied(Exception why) {
+  private static String denied(HttpServletRequest request, Exception why) {
+    if (READING.contains(request.getMethod())) {
+      return "This page is for owners: ask one for what you need from it.";
+    }
     return why instanceof org.springframework.security.web.csrf.CsrfException
         ? "This page is from an earlier session, so nothing was changed: reload it and make the change again."
         : "You may look at this but not change it: ask an owner for another role.";
