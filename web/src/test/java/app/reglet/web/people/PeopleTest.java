@@ -99,8 +99,7 @@ public class PeopleTest {
     }
     for (String path : List.of("/people", "/backup")) {
       go(reader, path);
-      assertThat(reader.locator(".sentence"))
-          .containsText("You may look at this but not change it");
+      assertThat(reader.locator(".sentence")).containsText("This page is for owners");
       go(owner, path);
       assertThat(Live.violations(owner)).as(path).isEmpty();
     }
