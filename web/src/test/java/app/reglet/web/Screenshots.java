@@ -1,5 +1,7 @@
 package app.reglet.web;
 
+import app.reglet.web.people.People;
+import app.reglet.web.people.Role;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -56,5 +58,25 @@ public class Screenshots {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Inspect file")).click();
     page.locator(".verdict").waitFor();
     shot("inspect");
+  }
+
+  /** With people set up: on data of its own, since from then on everybody signs in. */
+  @Test(dependsOnMethods = "take")
+  public void takePeople() throws Exception {
+    try (Own reglet = new Own("--reglet.demo=true")) {
+      People people = reglet.bean(People.class);
+      people.add("Maren Aldous", Role.OWNER, "for the picture only");
+      people.add("Piers Hallam-Reed", Role.DESIGNER, "");
+      people.add("Oona Tarrant", Role.READER, "");
+      page.navigate(reglet.address() + "/sign-in");
+      page.getByLabel("Name").fill("Maren Aldous");
+      page.getByLabel("Password").fill("for the picture only");
+      page.locator("button.btn-primary").click();
+      shot("people", reglet.address() + "/people");
+      page.navigate(reglet.address() + "/editions/1/bench");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
+      page.waitForTimeout(600);
+      shot("history", reglet.address() + "/editions/1/history");
+    }
   }
 }

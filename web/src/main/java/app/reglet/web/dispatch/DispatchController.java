@@ -19,8 +19,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Locale;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,8 +30,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The place Dispatch: the files that are handed over. */
 @Controller
 public class DispatchController {
-  private static final Logger LOG = LoggerFactory.getLogger(DispatchController.class);
-
   private final Covers covers;
   private final Pressing pressing;
 
@@ -97,8 +93,6 @@ public class DispatchController {
   }
 
   private static Made made(Cover cover, Wrap page, long bytes, List<FitCheck.Answer> answers) {
-    LOG.info(
-        "{} file made of edition {}, {} bytes", page.page().id(), cover.edition().getId(), bytes);
     return new Made(
         page.page().id(),
         name(cover, page),
@@ -154,7 +148,8 @@ public class DispatchController {
 
   private EbookCover ebook(Cover cover) {
     cover.measured();
-    return pressing.atOnce(() -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
+    return pressing.atOnce(
+        cover, () -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
   }
 
   private static String name(Cover cover, Wrap page) {

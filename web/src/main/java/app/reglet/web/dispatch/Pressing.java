@@ -17,11 +17,14 @@ import java.nio.file.Path;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
 /** Makes press files on the disk, so few at once that they fit the heap whatever is in them. */
 @Service
 class Pressing {
+  private static final Logger LOG = LoggerFactory.getLogger(Pressing.class);
   private static final int AT_ONCE = 2;
   private static final int WAIT_SECONDS = 60;
 
@@ -51,6 +54,7 @@ class Pressing {
       Path file = uploads.scratch();
       try {
         atOnce(
+            cover,
             () -> {
               write(cover, page, file);
               return file;
@@ -79,7 +83,7 @@ class Pressing {
   }
 
   /** Does something that takes much memory, when there is some for it. */
-  <R> R atOnce(Supplier<R> making) {
+  <R> R atOnce(Cover cover, Supplier<R> making) {
     try {
       if (!presses.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
         throw new Busy(
@@ -92,7 +96,12 @@ class Pressing {
       throw new Busy("Reglet is being stopped: try again when it is up.");
     }
     try {
-      return making.get();
+      R made = making.get();
+      LOG.info(
+          "file made of edition {}, revision {}",
+          cover.edition().getId(),
+          cover.edition().getRevision());
+      return made;
     } finally {
       presses.release();
     }

@@ -126,6 +126,7 @@ public class ReadingRoom implements DisposableBean {
       process = null;
       JsonNode refused = answer.get("refused");
       if (refused != null) {
+        LOG.info("a file was refused by its reader");
         throw new Refusal(
             answer.get("field") == null ? "file" : answer.get("field").stringValue(),
             refused.stringValue());

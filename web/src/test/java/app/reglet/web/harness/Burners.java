@@ -273,7 +273,7 @@ public final class Burners {
     d.write(new byte[] {(byte) depth, (byte) colour, 0, 0, (byte) (interlaced ? 1 : 0)});
     ByteArrayOutputStream pixels = new ByteArrayOutputStream();
     try (DeflaterOutputStream out = new DeflaterOutputStream(pixels)) {
-      byte[] row = new byte[1 + w * (colour == 6 ? 4 : 3) * depth / 8];
+      byte[] row = new byte[1 + w * (colour == 6 ? 4 : colour == 0 ? 1 : 3) * depth / 8];
       for (int i = 0; i < rows; i++) {
         out.write(row);
       }

@@ -1,6 +1,9 @@
 package app.reglet.web.harness;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.Background;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
 import app.reglet.core.design.DesignDocument;
 import app.reglet.core.house.RuleSheetReader;
 import app.reglet.core.measure.Length;
@@ -13,8 +16,11 @@ import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.web.houses.ShippedSheets;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 
 /**
  * The parsers that are Reglet's own, for a coverage-guided fuzzer: anything but a refusal (or, of a
@@ -24,6 +30,38 @@ import java.nio.charset.StandardCharsets;
  */
 public final class FuzzTargets {
   private FuzzTargets() {}
+
+  /** Writes sound inputs into a directory, for the fuzzer to begin from. */
+  public static void main(String[] args) throws IOException {
+    Path to = Path.of(args[0]);
+    Files.createDirectories(to);
+    int n = 0;
+    for (String length :
+        new String[] {"6 1/8 in", "49p6", "8.25in * 2 + 3 mm", "152,4mm", "1/3 pt"}) {
+      seed(to, n++, 0, length.getBytes(StandardCharsets.UTF_8));
+    }
+    for (String size : new String[] {"6 x 9 in", "A5", "148 mm × 210 mm"}) {
+      seed(to, n++, 1, size.getBytes(StandardCharsets.UTF_8));
+    }
+    for (String id : ShippedSheets.ids()) {
+      byte[] sheet = ShippedSheets.text(id).orElseThrow().getBytes(StandardCharsets.UTF_8);
+      seed(to, n++, 2, sheet);
+      seed(to, n++, 3, sheet);
+    }
+    Design design = new Design(Background.plain(new Colour(0x1f4a4d)), java.util.List.of());
+    seed(to, n++, 4, DesignDocument.write(design).getBytes(StandardCharsets.UTF_8));
+    seed(to, n++, 5, Burners.jpegOfScans(3));
+    for (int colour : new int[] {0, 2, 6}) {
+      seed(to, n++, 6, Burners.png(9, 7, 8, colour, false, 7));
+    }
+  }
+
+  private static void seed(Path to, int number, int kind, byte[] bytes) throws IOException {
+    byte[] all = new byte[bytes.length + 1];
+    all[0] = (byte) kind;
+    System.arraycopy(bytes, 0, all, 1, bytes.length);
+    Files.write(to.resolve("seed-" + number), all);
+  }
 
   public static void fuzzerTestOneInput(byte[] input) {
     if (input.length < 2) {
