@@ -5,8 +5,10 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.UnsupportedEncodingException;
 import java.net.NetworkInterface;
 import java.net.SocketException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashSet;
@@ -92,9 +94,10 @@ public class KnownHosts extends OncePerRequestFilter {
       return null; // a file is not taken in before it is known who brings it
     }
     try {
+      request.setCharacterEncoding(StandardCharsets.UTF_8.name()); // before the first look at them
       request.getParameter("");
       return null;
-    } catch (RuntimeException e) {
+    } catch (UnsupportedEncodingException | RuntimeException e) {
       return answers.to(e, request);
     }
   }
