@@ -44,6 +44,7 @@ public class Database extends AbstractDataSource implements DisposableBean {
   private final AtomicLong asked = new AtomicLong();
   private final ReentrantLock settling = new ReentrantLock();
   private long settled;
+  private volatile int openings;
   private volatile HikariDataSource pool;
   private volatile Connection own;
 
@@ -70,6 +71,7 @@ public class Database extends AbstractDataSource implements DisposableBean {
     try {
       pool = new HikariDataSource(config);
       own = first;
+      openings++;
     } catch (RuntimeException e) {
       first.close();
       throw new SQLException("the database can't be opened again", e);
@@ -140,9 +142,22 @@ public class Database extends AbstractDataSource implements DisposableBean {
    * @throws NotKept when it could not be written
    */
   public void settle() {
+    settle(openings);
+  }
+
+  /** How often the database was opened; what was committed to an earlier opening may be gone. */
+  int openings() {
+    return openings;
+  }
+
+  /** The same for what was committed while the database was open for that time. */
+  void settle(int opening) {
     long mine = asked.incrementAndGet();
     settling.lock();
     try {
+      if (opening != openings) {
+        throw new SQLException("the database closed itself after the commit");
+      }
       if (settled >= mine) {
         return; // somebody's write that began later took it along
       }

@@ -33,9 +33,10 @@ public class DurableTransactions extends JpaTransactionManager {
 
   @Override
   protected void doCommit(DefaultTransactionStatus status) {
+    int opening = database.openings();
     super.doCommit(status);
     if (!status.isReadOnly()) {
-      database.settle();
+      database.settle(opening);
     }
   }
 }
