@@ -130,6 +130,19 @@ public class ConflictTest {
   }
 
   @Test
+  public void aDocketOpenInOneWindowIsNotOutOfDateByWorkOnItsCoverInAnother() throws Exception {
+    Web web = reglet.web();
+    String version = web.get("/editions/4/docket").find("name=\"version\" value=\"([\\d.]+)\"");
+    Answer cover =
+        web.post("/editions/4/bench/layout", Map.of("base", base(web, "4"), "layout", "tidemark"));
+    assertThat(cover.status()).as(cover.body()).isEqualTo(200);
+    Answer docket =
+        web.post("/editions/4/docket", Map.of("version", version, "author", "Wenna Carlyon"));
+    assertThat(docket.status()).as(docket.body()).isEqualTo(200);
+    assertThat(base(web, "4")).isEqualTo(cover.find("id=\"base\" name=\"base\" value=\"(\\d+)\""));
+  }
+
+  @Test
   public void docketsSavedAtOnce() throws Exception {
     Web web = reglet.web();
     String version = web.get("/editions/3/docket").find("name=\"version\" value=\"([\\d.]+)\"");

@@ -13,6 +13,8 @@ import app.reglet.web.harness.Web.Answer;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,6 +22,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
@@ -181,10 +184,32 @@ public class HostileFilesTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("more than 3 objects");
     assertThatThrownBy(() -> objects.bytes(101)).hasMessageContaining("101 bytes of it were read");
-    assertThatThrownBy(() -> new Budget(Duration.ZERO, 1, 1).time())
+    assertThatThrownBy(() -> new Budget(Duration.ZERO, 1, 1).expectTime())
         .hasMessageContaining("seconds to read");
     assertThat(Budget.timeFor(0)).isEqualTo(Duration.ofSeconds(4));
     assertThat(Budget.timeFor(200_000_000)).isEqualTo(Duration.ofSeconds(24));
+  }
+
+  @Test
+  public void aBudgetSpendsItsOwnThreadsTimeAndNotThatOfABusyMachine() throws Exception {
+    ThreadMXBean threads = ManagementFactory.getThreadMXBean();
+    Duration time = Duration.ofMillis(30);
+    ExecutorService reader = Executors.newSingleThreadExecutor();
+    try {
+      Budget waiting = reader.submit(() -> new Budget(time, 1, 1)).get();
+      Budget working = new Budget(time, 1, 1);
+      long until = threads.getCurrentThreadCpuTime() + time.multipliedBy(2).toNanos();
+      while (threads.getCurrentThreadCpuTime() < until) {
+        Thread.onSpinWait();
+      }
+      waiting.expectTime();
+      assertThatThrownBy(working::expectTime).hasMessageContaining("seconds to read");
+      Budget large = new Budget(time, 1, 1);
+      large.allowPixels(100_000_000);
+      assertThat(large.tooLong()).hasMessageContaining("more than 2 seconds");
+    } finally {
+      reader.shutdownNow();
+    }
   }
 
   @Test

@@ -61,6 +61,31 @@ public final class PictureReader {
    * @throws Refusal when it is no JPEG, PNG or TIFF, is damaged, is too large or costs too much
    */
   public static Picture read(FileBytes file, Budget budget) {
+    return look(file, budget, SAMPLE).picture();
+  }
+
+  /**
+   * A picture, and a small upright JPEG of it.
+   *
+   * @param screen the JPEG's bytes
+   */
+  public record Shown(Picture picture, byte[] screen) {}
+
+  /**
+   * Looks at a file and makes a small upright JPEG for a screen, with one reading of its pixels.
+   *
+   * @param longest the JPEG's longer side at most, pixels
+   * @throws Refusal when it is no JPEG, PNG or TIFF, is damaged, is too large or costs too much
+   */
+  public static Shown shown(FileBytes file, Budget budget, int longest) {
+    Looked looked = look(file, budget, longest);
+    return new Shown(looked.picture(), screen(looked.sample(), looked.picture(), longest));
+  }
+
+  /** A picture, and every n-th of its stored pixels on white. */
+  private record Looked(Picture picture, BufferedImage sample) {}
+
+  private static Looked look(FileBytes file, Budget budget, int longest) {
     long length = file.length();
     if (length == 0) {
       throw new Refusal("picture", "The file is empty: choose a JPEG, PNG or TIFF picture.");
@@ -86,11 +111,14 @@ public final class PictureReader {
         int w = opened.reader.getWidth(0);
         int h = opened.reader.getHeight(0);
         expectPixels("The picture", w, h, MOST_PIXELS, "");
+        budget.allowPixels((long) w * h);
         int orientation = ExifOrientation.of(file, format, budget);
         boolean swap = Orientation.swapsSides(orientation);
-        BufferedImage sample = small(opened.reader, w, h, SAMPLE);
-        return new Picture(
-            file.sha(), format, swap ? h : w, swap ? w : h, orientation, mean(sample), file);
+        BufferedImage sample = small(opened.reader, w, h, longest);
+        return new Looked(
+            new Picture(
+                file.sha(), format, swap ? h : w, swap ? w : h, orientation, mean(sample), file),
+            sample);
       }
     } catch (IOException | RuntimeException e) {
       throw refusal(e, format);
@@ -226,29 +254,31 @@ public final class PictureReader {
 
   /** A small upright JPEG for a screen, its longer side at most so many pixels. */
   public static byte[] screen(Picture picture, int longest) {
-    try (Opened opened =
-        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
-      int w = opened.reader.getWidth(0);
-      int h = opened.reader.getHeight(0);
-      BufferedImage stored = small(opened.reader, w, h, longest);
-      boolean swap = Orientation.swapsSides(picture.orientation());
-      int uw = swap ? stored.getHeight() : stored.getWidth();
-      int uh = swap ? stored.getWidth() : stored.getHeight();
-      double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
-      int tw = Math.max(1, (int) Math.round(uw * scale));
-      int th = Math.max(1, (int) Math.round(uh * scale));
-      BufferedImage out = new BufferedImage(tw, th, BufferedImage.TYPE_INT_RGB);
-      Graphics2D g = out.createGraphics();
-      g.setRenderingHint(
-          RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-      g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
-      g.setColor(java.awt.Color.WHITE);
-      g.fillRect(0, 0, tw, th);
-      AffineTransform t = AffineTransform.getScaleInstance(tw, th);
-      t.concatenate(Orientation.upright(picture.orientation()));
-      t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
-      g.drawImage(stored, t, null);
-      g.dispose();
+    Budget budget = Budget.forFile(picture.file().length());
+    budget.allowPixels((long) picture.width() * picture.height());
+    return shown(picture.file(), budget, longest).screen();
+  }
+
+  private static byte[] screen(BufferedImage stored, Picture picture, int longest) {
+    boolean swap = Orientation.swapsSides(picture.orientation());
+    int uw = swap ? stored.getHeight() : stored.getWidth();
+    int uh = swap ? stored.getWidth() : stored.getHeight();
+    double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
+    int tw = Math.max(1, (int) Math.round(uw * scale));
+    int th = Math.max(1, (int) Math.round(uh * scale));
+    BufferedImage out = new BufferedImage(tw, th, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = out.createGraphics();
+    g.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
+    g.setColor(java.awt.Color.WHITE);
+    g.fillRect(0, 0, tw, th);
+    AffineTransform t = AffineTransform.getScaleInstance(tw, th);
+    t.concatenate(Orientation.upright(picture.orientation()));
+    t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
+    g.drawImage(stored, t, null);
+    g.dispose();
+    try {
       return jpeg(out, 0.86f);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -1,12 +1,17 @@
 package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.time.Duration;
 import java.util.Locale;
 
 /**
  * What reading one file may cost: time, objects looked at, bytes read. Every reader of files that
  * people bring asks it as it goes on; a file that would cost more is refused with the figure.
+ *
+ * <p>Time is the processor's, spent by the thread that made the budget: a sound file is not refused
+ * because others keep the machine busy.
  */
 public final class Budget {
   /** What an ordinary file of a few megabytes may cost. */
@@ -15,8 +20,15 @@ public final class Budget {
   private static final long MOST_OBJECTS = 500_000;
   private static final int MOST_READINGS = 40;
 
+  /** Pixels that a file may say it has for each further millisecond. */
+  private static final long PIXELS_PER_MS = 50_000;
+
+  private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
+
+  private final long thread = Thread.currentThread().getId();
   private final long start = System.nanoTime();
-  private final long nanos;
+  private final long spentBefore = spent(thread);
+  private volatile long nanos;
   private final long mostObjects;
   private final long mostBytes;
   private long objects;
@@ -46,6 +58,15 @@ public final class Budget {
   }
 
   /**
+   * Gives more time to a picture for its pixels, a second for fifty million.
+   *
+   * @param pixels as its head says; the caller has seen that they are no more than may be
+   */
+  public void allowPixels(long pixels) {
+    nanos += Duration.ofMillis(pixels / PIXELS_PER_MS).toNanos();
+  }
+
+  /**
    * Counts one more object.
    *
    * @throws Refusal when it is one too many, or the time is over
@@ -59,7 +80,7 @@ public final class Budget {
               "The file has more than %,d objects, far more than a cover or a book block needs: make it anew and try again.",
               mostObjects));
     }
-    time();
+    expectTime();
   }
 
   /**
@@ -77,7 +98,7 @@ public final class Budget {
               "The file leads in circles: %,d bytes of it were read, and still it is not at its end. Make it anew and try again.",
               bytes));
     }
-    time();
+    expectTime();
   }
 
   /**
@@ -85,10 +106,31 @@ public final class Budget {
    *
    * @throws Refusal when there is none, or the thread was asked to stop
    */
-  public void time() {
-    if (System.nanoTime() - start > nanos || Thread.currentThread().isInterrupted()) {
-      throw tooLong(Duration.ofNanos(nanos));
+  public void expectTime() {
+    if (isOver(Duration.ZERO) || Thread.currentThread().isInterrupted()) {
+      throw tooLong();
     }
+  }
+
+  /** Whether the time and so much more is over; may be asked by any thread. */
+  boolean isOver(Duration grace) {
+    long most = nanos + grace.toNanos();
+    return System.nanoTime() - start > most && spent(thread) - spentBefore > most;
+  }
+
+  /** How much time there is in all. */
+  Duration time() {
+    return Duration.ofNanos(nanos);
+  }
+
+  /** Nanoseconds of a processor that a thread has had; zero once it is gone. */
+  private static long spent(long thread) {
+    return Math.max(0, THREADS.getThreadCpuTime(thread));
+  }
+
+  /** What is said of a file that takes longer than this. */
+  public Refusal tooLong() {
+    return tooLong(time());
   }
 
   /** What is said of a file that takes longer than it may. */

@@ -146,11 +146,11 @@ public final class FileBytes {
 
     private boolean fill() throws IOException {
       if (streamPos >= bufferStart && streamPos < bufferStart + bufferLength) {
-        budget.time();
+        budget.expectTime();
         return true;
       }
       if (streamPos >= length) {
-        budget.time();
+        budget.expectTime();
         return false;
       }
       int n = (int) Math.min(BUFFER, length - streamPos);
@@ -209,7 +209,7 @@ public final class FileBytes {
 
     @Override
     public void seek(long position) throws IOException {
-      budget.time();
+      budget.expectTime();
       in.seek(position);
     }
 
@@ -230,7 +230,7 @@ public final class FileBytes {
 
     @Override
     public RandomAccessReadView createView(long start, long streamLength) throws IOException {
-      budget.time();
+      budget.expectTime();
       return new RandomAccessReadView(this, start, streamLength);
     }
 

@@ -25,7 +25,8 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
  * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen.
- * Answers: {@code {"pdf":…}}, {@code {"picture":…}}, {@code {"refused":…,"field":…}}.
+ * Answers: {@code {"pdf":…}}, {@code {"picture":…}}, {@code {"refused":…,"field":…}}, with {@code
+ * "ended":true} when the process is ended over the file.
  */
 public final class ReadingDesk {
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -57,23 +58,23 @@ public final class ReadingDesk {
         new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
     answers.println("ready");
     for (String order = orders.readLine(); order != null; order = orders.readLine()) {
-      answers.println(answer(order));
+      answers.println(answer(order, answers));
     }
   }
 
-  private static String answer(String order) {
+  private static String answer(String order, PrintStream answers) {
     ObjectNode out = JSON.createObjectNode();
-    try {
-      JsonNode asked = JSON.readTree(order);
-      FileBytes file = FileBytes.of(Path.of(asked.get("file").stringValue()));
-      Budget budget = Budget.forFile(file.length());
+    JsonNode asked = JSON.readTree(order);
+    FileBytes file = FileBytes.of(Path.of(asked.get("file").stringValue()));
+    Budget budget = Budget.forFile(file.length());
+    try (Watch watch = Watch.over(budget, () -> end(budget, answers))) {
       if (asked.get("kind").stringValue().equals("pdf")) {
         out.putPOJO("pdf", PdfFacts.read(file, budget));
       } else {
-        Picture p = PictureReader.read(file, budget);
-        Files.write(
-            Path.of(asked.get("screen").stringValue()),
-            PictureReader.screen(p, asked.get("longest").intValue()));
+        PictureReader.Shown shown =
+            PictureReader.shown(file, budget, asked.get("longest").intValue());
+        Files.write(Path.of(asked.get("screen").stringValue()), shown.screen());
+        Picture p = shown.picture();
         out.putPOJO(
             "picture",
             new PictureFacts(
@@ -85,5 +86,13 @@ public final class ReadingDesk {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
     return JSON.writeValueAsString(out);
+  }
+
+  /** The last answer of a process whose reader does not stop. */
+  private static void end(Budget budget, PrintStream answers) {
+    ObjectNode out = JSON.createObjectNode();
+    out.put("refused", budget.tooLong().getMessage()).put("field", "file").put("ended", true);
+    answers.println(JSON.writeValueAsString(out));
+    Runtime.getRuntime().halt(3);
   }
 }

@@ -95,13 +95,22 @@ public class Revisions {
       }
       try {
         row.get().design();
-        edition.setRevision(number);
+        lay(edition, number);
         return;
       } catch (RuntimeException e) {
         number = row.get().getParent();
       }
     }
-    edition.setRevision(0);
+    lay(edition, 0);
+  }
+
+  /** One of two who do this at once waits for the other, and finds the revision moved. */
+  private void lay(EditionEntity edition, int number) {
+    if (editions.lay(edition.getId(), edition.getRevision(), number) == 0) {
+      throw new Conflict(
+          "This cover was changed in another window at the same moment. Nothing was overwritten: reload the page to go on from there.");
+    }
+    edition.laid(number);
   }
 
   private Optional<RevisionEntity> row(EditionEntity edition) {
@@ -145,29 +154,23 @@ public class Revisions {
                 .map(RevisionEntity::getNumber)
                 .orElse(0)
             + 1;
+    lay(edition, number);
     rows.save(
         new RevisionEntity(
             editionId,
             number,
-            edition.getRevision(),
+            base,
             what.length() > 200 ? what.substring(0, 200) : what,
             design,
             clock.instant(),
             who.name()));
-    edition.setRevision(number);
-    editions.saveAndFlush(edition);
   }
 
   @Transactional
   public void undo(Long editionId, int base) {
     EditionEntity edition = edition(editionId);
     expect(edition, base);
-    row(edition)
-        .ifPresent(
-            r -> {
-              edition.setRevision(r.getParent());
-              editions.saveAndFlush(edition);
-            });
+    row(edition).ifPresent(r -> lay(edition, r.getParent()));
   }
 
   @Transactional
@@ -175,11 +178,7 @@ public class Revisions {
     EditionEntity edition = edition(editionId);
     expect(edition, base);
     rows.findFirstByEditionIdAndParentOrderByNumberDesc(editionId, edition.getRevision())
-        .ifPresent(
-            r -> {
-              edition.setRevision(r.getNumber());
-              editions.saveAndFlush(edition);
-            });
+        .ifPresent(r -> lay(edition, r.getNumber()));
   }
 
   /**

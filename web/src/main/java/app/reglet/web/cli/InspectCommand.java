@@ -5,17 +5,15 @@ import app.reglet.core.measure.Unit;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.press.reading.Watch;
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -63,23 +61,27 @@ final class InspectCommand implements Callable<Integer> {
     return 0;
   }
 
-  /** Reads with an eye on the clock: a file that hangs its reader is refused all the same. */
+  /** Reads with an eye on the time: a file that hangs its reader is refused all the same. */
   private static PdfFacts read(FileBytes file) {
-    Duration time = Budget.timeFor(file.length());
-    FutureTask<PdfFacts> task =
-        new FutureTask<>(() -> PdfFacts.read(file, Budget.forFile(file.length())));
-    Thread reader = new Thread(task, "inspect");
+    CompletableFuture<PdfFacts> done = new CompletableFuture<>();
+    Thread reader =
+        new Thread(
+            () -> {
+              Budget budget = Budget.forFile(file.length());
+              try (Watch watch =
+                  Watch.over(budget, () -> done.completeExceptionally(budget.tooLong()))) {
+                done.complete(PdfFacts.read(file, budget));
+              } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                done.completeExceptionally(e);
+              }
+            },
+            "inspect");
     reader.setDaemon(true);
     reader.start();
     try {
-      return task.get(time.toMillis() + 500, TimeUnit.MILLISECONDS);
-    } catch (TimeoutException e) {
-      throw Budget.tooLong(time);
-    } catch (ExecutionException e) {
+      return done.join();
+    } catch (CompletionException e) {
       throw e.getCause() instanceof Refusal r ? r : new Refusal("This PDF can't be read.");
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new Refusal("Interrupted before the file was read.");
     }
   }
 }

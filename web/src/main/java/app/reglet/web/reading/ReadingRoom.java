@@ -41,8 +41,11 @@ public class ReadingRoom implements DisposableBean {
 
   private static final Duration WAIT = Duration.ofSeconds(20);
 
-  /** Beyond a file's own time: for the answer to come, and to refuse in its own words first. */
-  private static final Duration GRACE = Duration.ofMillis(600);
+  /**
+   * A process watches its own time; this many times it is waited for one that no longer does,
+   * however busy the machine is.
+   */
+  private static final int PATIENCE = 4;
 
   private final DataDirectory data;
   private final Semaphore seats = new Semaphore(DESKS, true);
@@ -98,7 +101,7 @@ public class ReadingRoom implements DisposableBean {
     Map<String, Object> whole = new java.util.HashMap<>(order);
     whole.put("file", file.toString());
     String line = JSON.writeValueAsString(whole);
-    Duration time = Budget.timeFor(FileBytes.of(file).length()).plus(GRACE);
+    Duration time = Budget.timeFor(FileBytes.of(file).length()).multipliedBy(PATIENCE);
     try {
       if (!seats.tryAcquire(WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
         throw new Busy(
@@ -122,8 +125,10 @@ public class ReadingRoom implements DisposableBean {
     try {
       process = next();
       JsonNode answer = JSON.readTree(process.ask(line, time));
-      idle.push(process);
-      process = null;
+      if (answer.get("ended") == null) {
+        idle.push(process);
+        process = null;
+      }
       JsonNode refused = answer.get("refused");
       if (refused != null) {
         LOG.info("a file was refused by its reader");

@@ -87,7 +87,11 @@ public class EditionEntity {
   private String stock;
   private String ink;
   private String turn;
+
+  /** Moved by {@link Editions#lay} alone: a change of the cover is no change of the docket. */
+  @Column(updatable = false)
   private int revision;
+
   private Instant created;
 
   protected EditionEntity() {}
@@ -144,7 +148,8 @@ public class EditionEntity {
     return revision;
   }
 
-  public void setRevision(int revision) {
+  /** What {@link Editions#lay} stored. */
+  public void laid(int revision) {
     this.revision = revision;
   }
 

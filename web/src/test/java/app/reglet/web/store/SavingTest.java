@@ -94,6 +94,32 @@ public class SavingTest {
   }
 
   @Test
+  public void aCommitToADatabaseThatClosedItselfIsNotAcknowledgedByTheOneOpenedAfterIt()
+      throws Exception {
+    DataDirectory data = DataDirectory.claim(Files.createTempDirectory("reglet-openings"));
+    Database database = new Database(data, new Room(data));
+    try (Connection c = database.getConnection();
+        Statement s = c.createStatement()) {
+      s.execute("create table t (n int primary key, x varchar(20000))");
+    }
+    insert(database, 1);
+    int opening = database.openings();
+    try (Connection c = database.getConnection();
+        Statement s = c.createStatement()) {
+      s.execute("insert into t values (2, 'committed, not forced')");
+      s.execute("shutdown immediately"); // what H2 does to itself when a write fails
+    } catch (SQLException e) {
+      // closed under its own statement
+    }
+    assertThat(database.revive()).isTrue();
+    assertThat(count(database)).as("the commit is gone").isEqualTo(1);
+    assertThatThrownBy(() -> database.settle(opening)).isInstanceOf(NotKept.class);
+    insert(database, 3);
+    database.destroy();
+    data.destroy();
+  }
+
+  @Test
   public void onAFullDiskSavingIsRefusedReadingGoesOnAndRoomMakesItWorkAgain() throws Exception {
     try (Tmpfs disk = Tmpfs.of(80);
         Subject reglet = new Subject(disk.path()).quick()) {
