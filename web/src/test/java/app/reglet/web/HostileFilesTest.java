@@ -205,7 +205,7 @@ public class HostileFilesTest {
       waiting.expectTime();
       assertThatThrownBy(working::expectTime).hasMessageContaining("seconds to read");
       Budget large = new Budget(time, 1, 1);
-      large.allowPixels(100_000_000);
+      large.allowUnpacked(300_000_000);
       assertThat(large.tooLong()).hasMessageContaining("more than 2 seconds");
     } finally {
       reader.shutdownNow();

@@ -42,6 +42,7 @@ public final class PictureReader {
   private static final int MOST_SCANS = 200;
 
   private static final int SAMPLE = 96;
+  private static final int RGB = 3;
 
   private PictureReader() {}
 
@@ -102,16 +103,19 @@ public final class PictureReader {
     Picture.Format format = null;
     try {
       format = format(file.first(16));
+      long unpacked = 0;
       if (format == Picture.Format.JPEG) {
         expectUsable(JpegFile.of(file));
       } else if (format == Picture.Format.PNG) {
-        expectUsable(PngFile.of(file));
+        PngFile png = PngFile.of(file);
+        expectUsable(png);
+        unpacked = png.unpacked();
       }
       try (Opened opened = Opened.of(file, format, budget)) {
         int w = opened.reader.getWidth(0);
         int h = opened.reader.getHeight(0);
         expectPixels("The picture", w, h, MOST_PIXELS, "");
-        budget.allowPixels((long) w * h);
+        budget.allowUnpacked(Math.max(unpacked, RGB * (long) w * h));
         int orientation = ExifOrientation.of(file, format, budget);
         boolean swap = Orientation.swapsSides(orientation);
         BufferedImage sample = small(opened.reader, w, h, longest);
@@ -254,9 +258,7 @@ public final class PictureReader {
 
   /** A small upright JPEG for a screen, its longer side at most so many pixels. */
   public static byte[] screen(Picture picture, int longest) {
-    Budget budget = Budget.forFile(picture.file().length());
-    budget.allowPixels((long) picture.width() * picture.height());
-    return shown(picture.file(), budget, longest).screen();
+    return shown(picture.file(), Budget.forFile(picture.file().length()), longest).screen();
   }
 
   private static byte[] screen(BufferedImage stored, Picture picture, int longest) {

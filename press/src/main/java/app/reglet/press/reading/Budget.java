@@ -20,8 +20,8 @@ public final class Budget {
   private static final long MOST_OBJECTS = 500_000;
   private static final int MOST_READINGS = 40;
 
-  /** Pixels that a file may say it has for each further millisecond. */
-  private static final long PIXELS_PER_MS = 50_000;
+  /** Bytes that a picture may unpack to for each further millisecond. */
+  private static final long UNPACKED_PER_MS = 150_000;
 
   private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
 
@@ -58,12 +58,13 @@ public final class Budget {
   }
 
   /**
-   * Gives more time to a picture for its pixels, a second for fifty million.
+   * Gives more time to a picture for its pixels, a second for every 150 megabytes of them.
    *
-   * @param pixels as its head says; the caller has seen that they are no more than may be
+   * @param bytes that they unpack to, as its head says; the caller has seen that they are no more
+   *     than may be
    */
-  public void allowPixels(long pixels) {
-    nanos += Duration.ofMillis(pixels / PIXELS_PER_MS).toNanos();
+  public void allowUnpacked(long bytes) {
+    nanos += Duration.ofMillis(bytes / UNPACKED_PER_MS).toNanos();
   }
 
   /**

@@ -44,7 +44,6 @@ final class ReadingProcess {
             HEAP,
             "-Xss1m",
             "-XX:+UseSerialGC",
-            "-XX:TieredStopAtLevel=1",
             "-Xshare:auto",
             "-XX:+ExitOnOutOfMemoryError",
             "-Djava.awt.headless=true",
