@@ -27,6 +27,7 @@ import java.awt.image.IndexColorModel;
 import java.awt.image.WritableRaster;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -226,6 +227,25 @@ public class PictureFilesTest {
     assertThat(file)
         .hasBinaryContent(PressFile.make(art, art.wrap(), Specimen.BOOK, Instant.EPOCH));
     return file;
+  }
+
+  /** Found by the fuzzer: a depth that no colour type has divided by zero. */
+  @Test
+  public void aPngWhoseHeaderBreaksTheStandardIsNoPng() throws Exception {
+    byte[] sound = Specimen.encode(drawn(BufferedImage.TYPE_INT_RGB), "png");
+    int[][] depthAndType = {{69, 93}, {4, 2}, {16, 3}, {2, 4}, {1, 6}, {8, 5}, {8, 3}, {0, 0}};
+    for (int[] wrong : depthAndType) {
+      byte[] spoiled = sound.clone();
+      spoiled[24] = (byte) wrong[0];
+      spoiled[25] = (byte) wrong[1];
+      assertThatThrownBy(() -> PngFile.of(FileBytes.of(spoiled))).isInstanceOf(IOException.class);
+      assertThatThrownBy(() -> PictureReader.read(spoiled))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("PNG file can't be read");
+    }
+    byte[] none = sound.clone();
+    java.util.Arrays.fill(none, 16, 20, (byte) 0);
+    assertThatThrownBy(() -> PngFile.of(FileBytes.of(none))).isInstanceOf(IOException.class);
   }
 
   @Test

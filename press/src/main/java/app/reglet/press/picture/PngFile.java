@@ -61,6 +61,9 @@ public record PngFile(
           if (head == null) {
             throw new IOException("pixels before the header");
           }
+          if (head[3] == 3 && palette.length < 3) {
+            throw new IOException("indices without a palette");
+          }
           return new PngFile(
               head[0],
               head[1],
@@ -77,6 +80,7 @@ public record PngFile(
           head = new int[] {in.readInt(), in.readInt(), in.read(), in.read(), 0};
           in.skipNBytes(2);
           head[4] = in.read();
+          expectAllowed(head);
           in.skipNBytes(length - 13L);
         } else if (type == PLTE && length <= 768) {
           palette = in.readNBytes(length);
@@ -90,6 +94,24 @@ public record PngFile(
         in.skipNBytes(4); // the checksum
         at += 12L + length;
       }
+    }
+  }
+
+  /** Sizes, and depths that a colour type may have (ISO/IEC 15948, 11.2.2, table 11.1). */
+  private static void expectAllowed(int[] head) throws IOException {
+    int depth = head[2];
+    boolean allowed =
+        switch (head[3]) {
+          case 0 -> depth == 1 || depth == 2 || depth == 4 || depth == 8 || depth == 16;
+          case 3 -> depth == 1 || depth == 2 || depth == 4 || depth == 8;
+          case 2, 4, 6 -> depth == 8 || depth == 16;
+          default -> false;
+        };
+    if (!allowed) {
+      throw new IOException(depth + " bits of colour type " + head[3]);
+    }
+    if (head[0] <= 0 || head[1] <= 0) {
+      throw new IOException(head[0] + " × " + head[1] + " pixels");
     }
   }
 
