@@ -132,6 +132,11 @@ public final class RuleSheetReader {
                   + e.getLocation().getColumnNr()
                   + ")";
       throw new Refusal("This is not JSON: " + reason + place + ".");
+    } catch (NumberFormatException e) { // an exponent that no int holds
+      throw new Refusal(
+          "A number in the document has an exponent of more than "
+              + Integer.MAX_VALUE
+              + ": no figure of a cover has.");
     }
   }
 

@@ -16,6 +16,7 @@ public class BoundsTest {
     return new Object[][] {
       {"{\"a\": 1e999999999}", "“a” has more than 60 digits"},
       {"{\"a\": [{\"b\": -1e999999999}]}", "“a[0].b” has more than 60 digits"},
+      {"{\"a\": 1e99999999999}", "an exponent of more than 2147483647"}, // found by the fuzzer
       {"{\"a\": 1e-999999999}", "“a” has more than 60 digits"},
       {"{\"a\": " + "9".repeat(61) + "}", "This is not JSON"},
       {"{\"a\": [" + "1,".repeat(2000) + "1]}", "“a” has 2,001 items; a list has at most 2,000"},
