@@ -49,7 +49,7 @@ final class Desk {
         });
     // the answer is on the page when the saved line says so
     assertThat(page.locator("#saved")).containsText("Saved");
-    page.waitForTimeout(60);
+    Live.settled(page);
     return this;
   }
 
@@ -69,7 +69,7 @@ final class Desk {
     page.waitForResponse(
         r -> r.url().endsWith("/docket") && r.request().method().equals("POST"),
         () -> page.locator("#" + field).selectOption(value));
-    page.waitForTimeout(60);
+    Live.settled(page);
     return this;
   }
 
@@ -92,7 +92,7 @@ final class Desk {
   /** Does something on the bench and waits for the board to answer. */
   Desk does(Runnable action) {
     page.waitForResponse(r -> r.url().contains("/bench") && r.status() < 400, action);
-    page.waitForTimeout(120);
+    Live.settled(page);
     return this;
   }
 

@@ -42,7 +42,7 @@ public class HousesTest {
   private void saved(Runnable action) {
     page.waitForResponse(
         r -> r.url().contains("/houses/drafts/") && r.request().method().equals("POST"), action);
-    page.waitForTimeout(80);
+    Live.settled(page);
   }
 
   private void fill(String name, String value) {

@@ -102,6 +102,13 @@ public final class Live {
     return page;
   }
 
+  /** Waits until no answer is still on its way onto the page. */
+  public static void settled(Page page) {
+    PlaywrightAssertions.assertThat(
+            page.locator(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added"))
+        .hasCount(0);
+  }
+
   /** What axe-core finds against WCAG 2.2 A and AA on this page. */
   public static List<String> violations(Page page) {
     return new AxeBuilder(page)

@@ -15,7 +15,7 @@ public class Screenshots {
   private final Page page = Live.reglet().page();
 
   private void shot(String name) {
-    page.waitForTimeout(400);
+    Live.settled(page);
     page.screenshot(new Page.ScreenshotOptions().setPath(to.resolve(name + ".png")));
   }
 
@@ -75,7 +75,7 @@ public class Screenshots {
       shot("people", reglet.address() + "/people");
       page.navigate(reglet.address() + "/editions/1/bench");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
-      page.waitForTimeout(600);
+      Live.settled(page);
       shot("history", reglet.address() + "/editions/1/history");
     }
   }
