@@ -84,6 +84,20 @@ public class ConflictTest {
   }
 
   @Test
+  public void undosOfOneRevisionAtOnceGoBackOneStep() throws Exception {
+    Web web = reglet.web();
+    for (int round = 0; round < 6; round++) {
+      for (String layout : List.of("tidemark", "ledger")) {
+        web.post("/editions/5/bench/layout", Map.of("base", base(web, "5"), "layout", layout));
+      }
+      String base = base(web, "5");
+      oneTakenTheOthersTold(
+          Own.atOnce(8, () -> reglet.web().post("/editions/5/bench/undo", Map.of("base", base))),
+          200);
+    }
+  }
+
+  @Test
   public void onePictureSentSeveralTimesAtOnce() throws Exception {
     BufferedImage image = new BufferedImage(30, 20, BufferedImage.TYPE_INT_RGB);
     for (int round = 0; round < 4; round++) {
