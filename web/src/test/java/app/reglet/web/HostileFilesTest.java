@@ -34,7 +34,7 @@ import org.testng.annotations.Test;
  */
 public class HostileFilesTest {
   @Test
-  public void spoiledFilesAndBurnersAreRefusedInTime() throws Exception {
+  public void spoiledFilesAndBurnersAreTakenOrRefused() throws Exception {
     try (Subject reglet = new Subject(Files.createTempDirectory("hostile"))) {
       reglet.start();
       FilesHarness.Outcome o = FilesHarness.run(reglet, 250, 1);
