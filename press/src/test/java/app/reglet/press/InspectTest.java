@@ -92,6 +92,35 @@ public class InspectTest {
     assertThat(answers).anyMatch(a -> a.what().equals("Fonts") && !a.fits());
   }
 
+  /** Of a file made elsewhere whose page is right: the trim box alone is judged. */
+  private static FitCheck.Answer trimBox(float left, float bottom, float width, float height)
+      throws Exception {
+    try (PDDocument d = new PDDocument()) {
+      PDPage p = new PDPage(new PDRectangle(898.2144f, 666f));
+      p.setTrimBox(new PDRectangle(left, bottom, width, height));
+      d.addPage(p);
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return FitCheck.of(PdfFacts.read(out.toByteArray()), Specimen.wrap(100)).stream()
+          .filter(a -> a.what().equals("Trim box"))
+          .findFirst()
+          .orElseThrow();
+    }
+  }
+
+  @Test
+  public void theTrimBoxOfAForeignFileIsJudgedBySizeAndPlace() throws Exception {
+    // 12.2252 × 9 in = 880.2144 × 648 pt, 0.125 in = 9 pt from each edge
+    assertThat(trimBox(9, 9, 880.2144f, 648).fits()).isTrue();
+    FitCheck.Answer wide = trimBox(0, 9, 898.2144f, 648);
+    assertThat(wide.fits()).isFalse();
+    assertThat(wide.sentence()).contains("another size").contains("12.2252 × 9 in");
+    FitCheck.Answer low = trimBox(9, 0, 880.2144f, 648);
+    assertThat(low.fits()).isFalse();
+    assertThat(low.sentence()).contains("0 in from the foot").contains("0.125 in");
+    assertThat(trimBox(18, 9, 880.2144f, 648).fits()).isFalse();
+  }
+
   @Test
   public void aTurnedPageCountsAsItIsSeen() throws Exception {
     var answers = FitCheck.of(PdfFacts.read(page(666f, 898.2144f, 90, false)), Specimen.wrap(100));

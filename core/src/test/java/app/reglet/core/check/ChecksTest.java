@@ -128,6 +128,29 @@ public class ChecksTest {
   }
 
   @Test
+  public void artThatEndsAtAnyOneTrimEdgeIsToldWithItsGap() {
+    Wrap w = wrap("6 x 9", 320); // sheet 12.97064 × 9.25 in, bleed 0.125 in
+    Box sheet = w.sheetBox();
+    Box trim = w.trimmed();
+    Box[] shortOnOneSide = {
+      Box.between(trim.left(), sheet.top(), sheet.right(), sheet.bottom()),
+      Box.between(sheet.left(), trim.top(), sheet.right(), sheet.bottom()),
+      Box.between(sheet.left(), sheet.top(), trim.right(), sheet.bottom()),
+      Box.between(sheet.left(), sheet.top(), sheet.right(), trim.bottom())
+    };
+    for (Box box : shortOnOneSide) {
+      List<Finding> findings =
+          Check.run(
+              new Subject(w, BOOK, List.of(with(w, new Laid.Area("a", "Band", box))), Unit.IN));
+      assertThat(findings)
+          .as(box.toString())
+          .extracting(Finding::code)
+          .contains("bleed-not-reached");
+      assertThat(findings.get(0).sentence()).as(box.toString()).contains("stops 0.125 in short");
+    }
+  }
+
+  @Test
   public void barcodeArea() {
     Wrap w = wrap("6 x 9", 320);
     assertThat(codes(w, with(w, words(in("4", "8", "1", "0.2"), "9"))))

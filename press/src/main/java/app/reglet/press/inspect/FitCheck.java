@@ -8,6 +8,7 @@ import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Whether a PDF is the press file that an edition needs: page count, size within the house's
@@ -124,24 +125,46 @@ public final class FitCheck {
   }
 
   private static void trim(PdfFacts file, Wrap wrap, List<Answer> answers) {
-    if (!file.first().has("TrimBox")) {
-      return;
+    Optional<PdfFacts.NamedBox> box =
+        file.first().boxes().stream().filter(b -> b.name().equals("TrimBox")).findFirst();
+    if (box.isEmpty()) {
+      return; // PDF/X wants one; a file that claims to be none may leave it out
     }
     Unit unit = wrap.house().unit();
-    Size found = file.first().size("TrimBox");
+    Length tolerance = wrap.house().files().tolerance();
+    Size found = box.get().size();
     Size wanted = wrap.trimmed().size();
-    boolean fits = within(found, wanted, wrap.house().files().tolerance());
+    String sentence = "";
+    if (!within(found, wanted, tolerance)) {
+      sentence =
+          "The trim box marks another size than the trimmed cover: set it to "
+              + wanted.print(unit)
+              + ".";
+    } else if (file.first().rotated() == 0) {
+      sentence = misplaced(box.get(), wrap, unit, tolerance);
+    }
     answers.add(
         new Answer(
-            "Trim box",
-            fits,
-            both(wanted, unit),
-            both(found, unit),
-            fits
-                ? ""
-                : "The trim box marks another size than the trimmed cover: set it to "
-                    + wanted.print(unit)
-                    + "."));
+            "Trim box", sentence.isEmpty(), both(wanted, unit), both(found, unit), sentence));
+  }
+
+  /** What is said of a trim box of the right size in the wrong place; empty when it is right. */
+  private static String misplaced(PdfFacts.NamedBox box, Wrap wrap, Unit unit, Length tolerance) {
+    Length left = wrap.trimmed().left();
+    Length foot = wrap.sheet().height().minus(wrap.trimmed().bottom());
+    if (!box.left().minus(left).abs().isMoreThan(tolerance)
+        && !box.bottom().minus(foot).abs().isMoreThan(tolerance)) {
+      return "";
+    }
+    return "The trim box begins "
+        + box.left().brief(unit)
+        + " from the left and "
+        + box.bottom().brief(unit)
+        + " from the foot of the page; the trimmed cover begins "
+        + left.brief(unit)
+        + " and "
+        + foot.brief(unit)
+        + " from them: the cover would be cut off its place.";
   }
 
   private static boolean within(Size found, Size wanted, Length tolerance) {

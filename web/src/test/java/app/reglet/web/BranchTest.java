@@ -1,0 +1,67 @@
+package app.reglet.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.web.harness.Web;
+import app.reglet.web.harness.Web.Answer;
+import java.io.IOException;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+/** Undo and redo along a history that branches. */
+public class BranchTest {
+  private final Web web = new Web(Live.reglet().address());
+  private String bench;
+  private String base;
+
+  private Answer does(String path, String... field) throws IOException {
+    Map<String, String> form =
+        field.length == 0 ? Map.of("base", base) : Map.of("base", base, field[0], field[1]);
+    Answer a = web.post(bench + path, form);
+    assertThat(a.status()).as(a.body()).isEqualTo(200);
+    base = a.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    return a;
+  }
+
+  private static boolean hasBand(Answer a) {
+    return a.body().contains("data-piece=\"band-1\"");
+  }
+
+  @Test
+  public void redoGoesTheWayOfTheNewestChangeAndTheOldBranchStaysUndone() throws IOException {
+    String id =
+        web.post("/titles", java.util.List.of(Map.entry("title", "Branches")), false)
+            .location()
+            .replaceAll(".*/editions/(\\d+)/.*", "$1");
+    web.post(
+        "/editions/" + id + "/docket",
+        Map.of(
+            "version",
+            web.get("/editions/" + id + "/docket").find("name=\"version\" value=\"([\\d.]+)\""),
+            "title",
+            "Branches",
+            "trim",
+            "6 x 9 in",
+            "pages",
+            "320"));
+    bench = "/editions/" + id + "/bench";
+    base = web.get(bench).find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    assertThat(hasBand(does("/layout", "layout", "ledger"))).isFalse(); // 1
+    assertThat(hasBand(does("/layout", "layout", "tidemark"))).isTrue(); // 2, on 1
+    assertThat(hasBand(does("/undo"))).isFalse();
+    does("/layout", "layout", "axis"); // 3, on 1: a branch
+    assertThat(base).isEqualTo("3");
+    assertThat(hasBand(does("/undo"))).isFalse();
+    assertThat(base).isEqualTo("1");
+    assertThat(hasBand(does("/redo"))).as("the old branch").isFalse();
+    assertThat(base).isEqualTo("3");
+    does("/redo"); // nothing further that way
+    assertThat(base).isEqualTo("3");
+    does("/undo");
+    does("/undo");
+    assertThat(base).isEqualTo("0");
+    does("/redo");
+    does("/redo");
+    assertThat(base).as("redo of all").isEqualTo("3");
+  }
+}
