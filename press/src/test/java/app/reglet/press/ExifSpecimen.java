@@ -11,11 +11,11 @@ import java.nio.charset.StandardCharsets;
 /**
  * JPEGs that a camera held in one of eight ways would write (CIPA DC-008: APP1, TIFF tag 0x0112).
  */
-final class ExifSpecimen {
+public final class ExifSpecimen {
   private ExifSpecimen() {}
 
   /** A JPEG whose stored rows are turned so that with this orientation it is seen upright. */
-  static byte[] jpeg(BufferedImage upright, int orientation) throws Exception {
+  public static byte[] jpeg(BufferedImage upright, int orientation) throws Exception {
     int w = upright.getWidth();
     int h = upright.getHeight();
     boolean swap = Orientation.swapsSides(orientation);

@@ -45,6 +45,7 @@ import org.testng.annotations.Test;
 
 /** Pictures row by row, and what the press gets of them, against the JDK's reader and poppler. */
 public class PictureFilesTest {
+  private static final int UNDER = 0x2a60c4;
   private static final int W = 61;
   private static final int H = 43;
 
@@ -128,7 +129,8 @@ public class PictureFilesTest {
   }
 
   /**
-   * A PNG's 16 bits as the nearest 8 (the JDK cuts them), laid on white; greys as they are stored.
+   * A PNG's 16 bits as the nearest 8 (the JDK cuts them), laid on a colour; greys as they are
+   * stored.
    */
   private static BufferedImage expected(BufferedImage image) {
     BufferedImage out = new BufferedImage(W, H, BufferedImage.TYPE_INT_RGB);
@@ -155,7 +157,7 @@ public class PictureFilesTest {
         int rgb = 0;
         for (int shift = 16; shift >= 0; shift -= 8) {
           int v = argb >> shift & 0xff;
-          rgb |= (int) Math.round((v * a + 255.0 * (255 - a)) / 255) << shift;
+          rgb |= (int) Math.round((v * a + (UNDER >> shift & 0xff) * (255.0 - a)) / 255) << shift;
         }
         out.setRGB(x, y, rgb);
       }
@@ -172,10 +174,11 @@ public class PictureFilesTest {
   }
 
   @Test(dataProvider = "pngs")
-  public void rowsOfAPngAreItsPixelsOnWhite(String name, BufferedImage image) throws Exception {
+  public void rowsOfAPngAreItsPixelsOnTheColourUnderIt(String name, BufferedImage image)
+      throws Exception {
     Picture picture = PictureReader.read(Specimen.encode(image, "png"));
     BufferedImage expected = expected(image);
-    try (Rows rows = PictureReader.rows(picture)) {
+    try (Rows rows = PictureReader.rows(picture, UNDER)) {
       assertThat(rows.getClass().getSimpleName()).isEqualTo("PngRows");
       byte[] rgb = new byte[3 * W];
       for (int y = 0; y < H; y++) {
@@ -216,7 +219,7 @@ public class PictureFilesTest {
         Specimen.artwork(
             320,
             StartingLayout.AXIS,
-            Background.plain(Colour.BLACK).withPicture(picture.sha()),
+            Background.plain(new Colour(UNDER)).withPicture(picture.sha()),
             sha -> Optional.of(picture));
     Path file = Tool.file("wrap.pdf", new byte[0]);
     try (OutputStream out = Files.newOutputStream(file)) {
@@ -285,7 +288,7 @@ public class PictureFilesTest {
     }
     g.dispose();
     Picture picture = PictureReader.read(Specimen.encode(image, "tiff"));
-    try (Rows rows = PictureReader.rows(picture)) {
+    try (Rows rows = PictureReader.rows(picture, UNDER)) {
       byte[] rgb = new byte[2700];
       for (int y = 0; y < 5200; y++) {
         rows.next(rgb);

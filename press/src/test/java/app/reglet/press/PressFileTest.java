@@ -7,10 +7,12 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Composer;
 import app.reglet.press.art.Mark;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
@@ -297,17 +299,25 @@ public class PressFileTest {
   }
 
   @Test
-  public void aTransparentPngIsLaidOnWhite() {
-    BufferedImage glass = new BufferedImage(400, 300, BufferedImage.TYPE_INT_ARGB);
-    Picture picture = Specimen.picture(glass, "png");
-    Artwork art =
-        Specimen.artwork(
-            100,
-            StartingLayout.AXIS,
-            Background.plain(Colour.BLACK).withPicture(picture.sha()),
-            sha -> Optional.of(picture));
-    String list = Tool.ok("pdfimages", "-list", pdf(art).toString());
-    assertThat(list).doesNotContain("smask");
+  public void aTransparentPngShowsTheGroundAndCarriesNoLiveTransparency() throws Exception {
+    for (int type : new int[] {BufferedImage.TYPE_INT_ARGB, BufferedImage.TYPE_4BYTE_ABGR}) {
+      Picture picture = Specimen.picture(new BufferedImage(400, 300, type), "png");
+      Artwork art =
+          new Composer(Specimen.TYPEFACES)
+              .compose(
+                  new Design(
+                      Background.plain(new Colour(0x24564a)).withPicture(picture.sha()), List.of()),
+                  Specimen.wrap(100),
+                  Specimen.BOOK,
+                  sha -> Optional.of(picture));
+      Path file = pdf(art);
+      assertThat(Tool.ok("pdfimages", "-list", file.toString())).doesNotContain("smask");
+      Path png = file.resolveSibling("page");
+      Tool.ok("pdftoppm", "-r", "20", "-png", "-singlefile", file.toString(), png.toString());
+      BufferedImage page = ImageIO.read(Path.of(png + ".png").toFile());
+      assertThat(page.getRGB(page.getWidth() / 3, page.getHeight() / 2) & 0xffffff)
+          .isEqualTo(0x24564a);
+    }
   }
 
   @Test

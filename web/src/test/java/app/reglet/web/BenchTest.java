@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -233,6 +234,25 @@ public class BenchTest {
     desk.does(
         () -> desk.page.locator("#bg-file").setInputFiles(picture("fine.tif", 4000, 2850, "tiff")));
     assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
+  }
+
+  @Test
+  public void aPictureKeepsTheGroundsColourWhichShowsThroughIt() throws IOException {
+    Desk desk = composed("Clear picture", "Ledger");
+    desk.does(() -> desk.page.locator("#bg-colour").fill("#24564a"));
+    assertThat(desk.page.locator("#bg-colour")).hasValue("#24564a");
+    Path clear = Files.createTempDirectory("picture").resolve("clear.png");
+    ImageIO.write(
+        new BufferedImage(3000, 2200, BufferedImage.TYPE_INT_ARGB), "png", clear.toFile());
+    desk.does(() -> desk.page.locator("#bg-file").setInputFiles(clear));
+    assertThat(desk.page.locator("#sheet image")).hasCount(1);
+    assertThat(desk.page.locator("#bg-colour")).hasValue("#24564a");
+    BoundingBox art = desk.page.locator("#sheet image").boundingBox();
+    desk.page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    BufferedImage seen = ImageIO.read(new ByteArrayInputStream(desk.page.screenshot()));
+    // on the back, where Ledger has no words
+    int rgb = seen.getRGB((int) (art.x + art.width * 0.2), (int) (art.y + art.height * 0.45));
+    assertThat(Integer.toHexString(rgb)).isEqualTo("ff24564a");
   }
 
   @Test

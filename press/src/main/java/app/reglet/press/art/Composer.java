@@ -72,7 +72,7 @@ public final class Composer {
       double h = p.height() * scale;
       double x = clip.x() - (w - clip.width()) * b.focusX();
       double y = clip.y() - (h - clip.height()) * b.focusY();
-      marks.add(new Mark.Image(Artwork.BACKGROUND, p, clip, new Frame(x, y, w, h)));
+      marks.add(new Mark.Image(Artwork.BACKGROUND, p, clip, new Frame(x, y, w, h), b.colour()));
       laid.add(
           new Laid.Picture(Artwork.BACKGROUND, "Background picture", box, MM_PER_INCH / scale));
     }

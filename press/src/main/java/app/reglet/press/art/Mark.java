@@ -1,5 +1,6 @@
 package app.reglet.press.art;
 
+import app.reglet.core.design.Colour;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Typeface;
 import java.awt.geom.AffineTransform;
@@ -42,6 +43,8 @@ public sealed interface Mark {
    * @param picture the file
    * @param clip what of it shows
    * @param whole where the whole upright picture would lie
+   * @param under the flat colour it lies on, which shows through it
    */
-  record Image(String piece, Picture picture, Frame clip, Frame whole) implements Mark {}
+  record Image(String piece, Picture picture, Frame clip, Frame whole, Colour under)
+      implements Mark {}
 }

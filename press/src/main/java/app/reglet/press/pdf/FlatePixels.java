@@ -103,7 +103,8 @@ final class FlatePixels {
     return PDColorSpace.create(indexed);
   }
 
-  private static PDColorSpace profiled(PDDocument document, byte[] profile, int channels)
+  /** Colours as a profile has them; the device's own when it has none. */
+  static PDColorSpace profiled(PDDocument document, byte[] profile, int channels)
       throws IOException {
     PDICCBased space = new PDICCBased(document);
     try (OutputStream out = space.getPDStream().createOutputStream(COSName.FLATE_DECODE)) {

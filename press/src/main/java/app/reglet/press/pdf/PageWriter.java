@@ -33,6 +33,7 @@ import org.apache.pdfbox.pdfwriter.ContentStreamWriter;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
@@ -46,6 +47,7 @@ final class PageWriter {
   private static final long MOST_PACKED_ANEW = 12_000_000;
 
   private static final byte[] NO_PROFILE = {};
+  private static final int WHITE = 0xffffff;
 
   private final PDDocument document;
   private final PDResources resources;
@@ -167,10 +169,11 @@ final class PageWriter {
   }
 
   private void image(Mark.Image i) throws IOException {
-    COSName name = images.get(i.picture().sha());
+    String key = i.picture().sha() + " on " + i.under().hex();
+    COSName name = images.get(key);
     if (name == null) {
-      name = resources.add(embed(i.picture()));
-      images.put(i.picture().sha(), name);
+      name = resources.add(embed(i.picture(), i.under().rgb()));
+      images.put(key, name);
     }
     op("q");
     rectangle(i.clip());
@@ -186,7 +189,7 @@ final class PageWriter {
   }
 
   /** A JPEG goes in as it came, at its own resolution; others without loss. */
-  private PDImageXObject embed(Picture picture) throws IOException {
+  private PDImageXObject embed(Picture picture, int under) throws IOException {
     if (picture.format() == Picture.Format.JPEG) {
       return jpeg(picture);
     }
@@ -195,13 +198,14 @@ final class PageWriter {
       if (!png.interlaced() && !png.mayBeTransparent() && png.depth() <= 8) {
         return FlatePixels.of(document, png);
       }
-      // transparency is laid on white, since press files carry none that is live; 16 bits become 8
+      // what is transparent is laid on what is under it, since press files carry none that is live;
+      // 16 bits become 8
       boolean rgb = png.colour() == 2 || png.colour() == 6;
-      try (Rows rows = PictureReader.rows(picture)) {
+      try (Rows rows = PictureReader.rows(picture, under)) {
         return FlatePixels.of(document, rows, rgb ? png.profile() : NO_PROFILE);
       }
     }
-    try (Rows rows = PictureReader.rows(picture)) {
+    try (Rows rows = PictureReader.rows(picture, under)) {
       return FlatePixels.of(document, rows, NO_PROFILE);
     }
   }
@@ -217,16 +221,23 @@ final class PageWriter {
             jpeg.width(),
             jpeg.height(),
             8,
-            jpeg.channels() == 1 ? PDDeviceGray.INSTANCE : PDDeviceRGB.INSTANCE);
+            colours(jpeg, jpeg.profile(picture.file())));
       }
     }
     if ((long) jpeg.width() * jpeg.height() <= MOST_PACKED_ANEW) {
       return JPEGFactory.createFromImage(
           document, PictureReader.onWhite(PictureReader.pixels(picture, MOST_PACKED_ANEW)), 0.95f);
     }
-    try (Rows rows = PictureReader.rows(picture)) {
+    try (Rows rows = PictureReader.rows(picture, WHITE)) {
       return FlatePixels.of(document, rows, NO_PROFILE);
     }
+  }
+
+  private PDColorSpace colours(JpegFile jpeg, byte[] profile) throws IOException {
+    if (profile.length > 0) {
+      return FlatePixels.profiled(document, profile, jpeg.channels());
+    }
+    return jpeg.channels() == 1 ? PDDeviceGray.INSTANCE : PDDeviceRGB.INSTANCE;
   }
 
   private void paint(Paint paint) throws IOException {

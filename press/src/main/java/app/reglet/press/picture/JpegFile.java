@@ -1,9 +1,13 @@
 package app.reglet.press.picture;
 
 import app.reglet.press.reading.FileBytes;
+import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.EOFException;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.TreeMap;
 
 /**
  * A JPEG as its markers say (ITU-T T.81, B.1 and B.2).
@@ -17,6 +21,10 @@ import java.io.IOException;
  */
 public record JpegFile(
     int width, int height, int channels, int bits, boolean progressive, int scans) {
+  private static final int START_OF_SCAN = 0xda;
+  private static final int APP2 = 0xe2;
+  private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII);
+
   /** Scans are counted up to here. */
   private static final int MOST_COUNTED = 100_000;
 
@@ -64,6 +72,43 @@ public record JpegFile(
       throw new IOException("no frame header");
     }
     return new JpegFile(frame[0], frame[1], frame[2], frame[3], progressive, scans);
+  }
+
+  /**
+   * Its ICC profile, empty when it has none that fits its channels. A large one comes in pieces,
+   * each in an APP2 segment with its number and their count (ICC.1:2010, B.4).
+   *
+   * @throws IOException when the file can't be read
+   */
+  public byte[] profile(FileBytes file) throws IOException {
+    TreeMap<Integer, byte[]> pieces = new TreeMap<>();
+    int count = 0;
+    try (DataInputStream in = new DataInputStream(file.open())) {
+      in.skipNBytes(2);
+      for (int marker = marker(in); marker != START_OF_SCAN; marker = marker(in)) {
+        if (marker >= 0xd0 && marker <= 0xd9 || marker == 1) {
+          continue;
+        }
+        byte[] segment = in.readNBytes(in.readUnsignedShort() - 2);
+        if (marker == APP2 && segment.length > ICC.length + 2 && startsWith(segment, ICC)) {
+          count = segment[ICC.length + 1] & 0xff;
+          pieces.put(
+              segment[ICC.length] & 0xff,
+              Arrays.copyOfRange(segment, ICC.length + 2, segment.length));
+        }
+      }
+    } catch (EOFException | IllegalArgumentException e) {
+      return new byte[0];
+    }
+    ByteArrayOutputStream whole = new ByteArrayOutputStream();
+    pieces.values().forEach(whole::writeBytes);
+    return pieces.size() == count && IccProfile.channels(whole.toByteArray()) == channels
+        ? whole.toByteArray()
+        : new byte[0];
+  }
+
+  private static boolean startsWith(byte[] all, byte[] first) {
+    return Arrays.equals(all, 0, first.length, first, 0, first.length);
   }
 
   /** The next marker, over the coded pixels in between. */

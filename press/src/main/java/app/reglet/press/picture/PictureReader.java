@@ -43,6 +43,7 @@ public final class PictureReader {
 
   private static final int SAMPLE = 96;
   private static final int RGB = 3;
+  private static final int WHITE = 0xffffff;
 
   private PictureReader() {}
 
@@ -66,16 +67,16 @@ public final class PictureReader {
   }
 
   /**
-   * A picture, and a small upright JPEG of it.
+   * A picture, and a small upright one of it for a screen.
    *
-   * @param screen the JPEG's bytes
+   * @param screen a JPEG, or a PNG where anything shows through
    */
   public record Shown(Picture picture, byte[] screen) {}
 
   /**
-   * Looks at a file and makes a small upright JPEG for a screen, with one reading of its pixels.
+   * Looks at a file and makes a small upright one for a screen, with one reading of its pixels.
    *
-   * @param longest the JPEG's longer side at most, pixels
+   * @param longest its longer side at most, pixels
    * @throws Refusal when it is no JPEG, PNG or TIFF, is damaged, is too large or costs too much
    */
   public static Shown shown(FileBytes file, Budget budget, int longest) {
@@ -83,7 +84,7 @@ public final class PictureReader {
     return new Shown(looked.picture(), screen(looked.sample(), looked.picture(), longest));
   }
 
-  /** A picture, and every n-th of its stored pixels on white. */
+  /** A picture, and every n-th of its stored pixels. */
   private record Looked(Picture picture, BufferedImage sample) {}
 
   private static Looked look(FileBytes file, Budget budget, int longest) {
@@ -121,7 +122,13 @@ public final class PictureReader {
         BufferedImage sample = small(opened.reader, w, h, longest);
         return new Looked(
             new Picture(
-                file.sha(), format, swap ? h : w, swap ? w : h, orientation, mean(sample), file),
+                file.sha(),
+                format,
+                swap ? h : w,
+                swap ? w : h,
+                orientation,
+                mean(onWhite(sample)),
+                file),
             sample);
       }
     } catch (IOException | RuntimeException e) {
@@ -234,57 +241,67 @@ public final class PictureReader {
   }
 
   /**
-   * The stored rows one after the other, laid on white, without the whole in memory (but for
-   * interlaced PNGs, which are bounded when they come in).
+   * The stored rows one after the other, without the whole in memory (but for interlaced PNGs,
+   * which are bounded when they come in).
    *
+   * @param under the colour that shows through what is transparent, 0xRRGGBB
    * @throws IOException when the file can't be read
    */
-  public static Rows rows(Picture picture) throws IOException {
+  public static Rows rows(Picture picture, int under) throws IOException {
     if (picture.format() == Picture.Format.PNG) {
       PngFile png = PngFile.of(picture.file());
       if (!png.interlaced()) {
-        return new PngRows(png);
+        return new PngRows(png, under);
       }
     }
     Opened opened =
         Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
-    return new RegionRows(opened.reader, opened);
+    return new RegionRows(opened.reader, under, opened);
   }
 
   /** The picture as RGB, what is transparent in it laid on white. */
   public static BufferedImage onWhite(BufferedImage image) {
-    return RegionRows.onWhite(image);
+    return RegionRows.laidOn(WHITE, image);
   }
 
-  /** A small upright JPEG for a screen, its longer side at most so many pixels. */
+  /**
+   * A small upright JPEG for a screen, or a PNG where anything shows through; its longer side at
+   * most so many pixels.
+   */
   public static byte[] screen(Picture picture, int longest) {
     return shown(picture.file(), Budget.forFile(picture.file().length()), longest).screen();
   }
 
   private static byte[] screen(BufferedImage stored, Picture picture, int longest) {
+    boolean clear = stored.getColorModel().hasAlpha();
     boolean swap = Orientation.swapsSides(picture.orientation());
     int uw = swap ? stored.getHeight() : stored.getWidth();
     int uh = swap ? stored.getWidth() : stored.getHeight();
     double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
     int tw = Math.max(1, (int) Math.round(uw * scale));
     int th = Math.max(1, (int) Math.round(uh * scale));
-    BufferedImage out = new BufferedImage(tw, th, BufferedImage.TYPE_INT_RGB);
+    BufferedImage out =
+        new BufferedImage(tw, th, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
     Graphics2D g = out.createGraphics();
     g.setRenderingHint(
         RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
     g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
-    g.setColor(java.awt.Color.WHITE);
-    g.fillRect(0, 0, tw, th);
     AffineTransform t = AffineTransform.getScaleInstance(tw, th);
     t.concatenate(Orientation.upright(picture.orientation()));
     t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
     g.drawImage(stored, t, null);
     g.dispose();
     try {
-      return jpeg(out, 0.86f);
+      return clear ? png(out) : jpeg(out, 0.86f);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static byte[] png(BufferedImage image) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
   }
 
   /** A JPEG of an RGB picture. */
@@ -326,7 +343,7 @@ public final class PictureReader {
     ImageReadParam param = reader.getDefaultReadParam();
     int step = Math.max(1, Math.max(w, h) / Math.max(1, longest));
     param.setSourceSubsampling(step, step, 0, 0);
-    return RegionRows.onWhite(reader.read(0, param));
+    return reader.read(0, param);
   }
 
   private static int mean(BufferedImage image) {

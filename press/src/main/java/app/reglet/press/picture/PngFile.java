@@ -127,7 +127,9 @@ public record PngFile(
         new InflaterInputStream(
             new ByteArrayInputStream(chunk, name + 2, chunk.length - name - 2))) {
       byte[] profile = in.readNBytes(MOST_PROFILE + 1);
-      return profile.length > MOST_PROFILE ? new byte[0] : profile;
+      return profile.length > MOST_PROFILE || IccProfile.channels(profile) == 0
+          ? new byte[0]
+          : profile;
     } catch (IOException e) {
       return new byte[0]; // a profile that can't be read says nothing of the colours
     }

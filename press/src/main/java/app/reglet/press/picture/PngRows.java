@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.util.zip.InflaterInputStream;
 
 /**
- * The rows of a PNG one by one, laid on white (ISO/IEC 15948: filtering 9, colour types 6.1,
+ * The rows of a PNG one by one, laid on a colour (ISO/IEC 15948: filtering 9, colour types 6.1,
  * transparency 11.3.2). Not for interlaced ones, whose rows are not whole before the last pass.
  */
 final class PngRows implements Rows {
@@ -14,14 +14,19 @@ final class PngRows implements Rows {
   private final PngFile png;
   private final DataInputStream in;
   private final int bytesOfPixel;
+  private final int under;
   private byte[] row;
   private byte[] above;
 
-  PngRows(PngFile png) throws IOException {
+  /**
+   * @param under what shows through it, 0xRRGGBB
+   */
+  PngRows(PngFile png, int under) throws IOException {
     if (png.interlaced()) {
       throw new IOException("an interlaced PNG has no rows before its last pass");
     }
     this.png = png;
+    this.under = under;
     long bits = (long) png.channels() * png.depth();
     this.bytesOfPixel = (int) Math.max(1, bits / 8);
     int length = Math.toIntExact((png.width() * bits + 7) / 8);
@@ -59,7 +64,7 @@ final class PngRows implements Rows {
       for (int x = 0; x < png.width(); x++) {
         int a = row[4 * x + 3] & 0xff;
         for (int c = 0; c < 3; c++) {
-          rgb[3 * x + c] = (byte) onWhite(row[4 * x + c] & 0xff, a);
+          rgb[3 * x + c] = (byte) laid(row[4 * x + c] & 0xff, a, 16 - 8 * c);
         }
       }
       return;
@@ -149,9 +154,9 @@ final class PngRows implements Rows {
         }
       }
     }
-    rgb[3 * x] = (byte) onWhite(r, alpha);
-    rgb[3 * x + 1] = (byte) onWhite(g, alpha);
-    rgb[3 * x + 2] = (byte) onWhite(b, alpha);
+    rgb[3 * x] = (byte) laid(r, alpha, 16);
+    rgb[3 * x + 1] = (byte) laid(g, alpha, 8);
+    rgb[3 * x + 2] = (byte) laid(b, alpha, 0);
   }
 
   /** Whether this is the one colour that tRNS calls transparent. */
@@ -189,8 +194,10 @@ final class PngRows implements Rows {
     };
   }
 
-  private static int onWhite(int value, int alpha) {
-    return alpha == 255 ? value : (value * alpha + 255 * (255 - alpha) + 127) / 255;
+  private int laid(int value, int alpha, int shift) {
+    return alpha == 255
+        ? value
+        : (value * alpha + (under >> shift & 0xff) * (255 - alpha) + 127) / 255;
   }
 
   @Override

@@ -16,16 +16,19 @@ final class RegionRows implements Rows {
   private final AutoCloseable owner;
   private final int width;
   private final int height;
+  private final int under;
   private BufferedImage strip;
   private int[] pixels;
   private int stripTop;
   private int y;
 
   /**
+   * @param under what shows through it, 0xRRGGBB
    * @param owner what is closed at the end
    */
-  RegionRows(ImageReader reader, AutoCloseable owner) throws IOException {
+  RegionRows(ImageReader reader, int under, AutoCloseable owner) throws IOException {
     this.reader = reader;
+    this.under = under;
     this.owner = owner;
     this.width = reader.getWidth(0);
     this.height = reader.getHeight(0);
@@ -49,7 +52,7 @@ final class RegionRows implements Rows {
       ImageReadParam param = reader.getDefaultReadParam();
       param.setSourceRegion(new Rectangle(0, y, width, rows));
       strip = null; // let go of the last before the next is read
-      strip = onWhite(reader.read(0, param));
+      strip = laidOn(under, reader.read(0, param));
       stripTop = y;
     }
     strip.getRGB(0, y - stripTop, width, 1, pixels, 0, width);
@@ -61,7 +64,7 @@ final class RegionRows implements Rows {
     y++;
   }
 
-  static BufferedImage onWhite(BufferedImage image) {
+  static BufferedImage laidOn(int under, BufferedImage image) {
     if (image.getType() == BufferedImage.TYPE_INT_RGB
         || image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
       return image;
@@ -69,7 +72,7 @@ final class RegionRows implements Rows {
     BufferedImage rgb =
         new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
     Graphics2D g = rgb.createGraphics();
-    g.setColor(Color.WHITE);
+    g.setColor(new Color(under));
     g.fillRect(0, 0, rgb.getWidth(), rgb.getHeight());
     g.drawImage(image, 0, 0, null);
     g.dispose();

@@ -3,7 +3,7 @@ package app.reglet.press.picture;
 import java.io.Closeable;
 import java.io.IOException;
 
-/** The rows of a picture from the top, as stored (not turned upright), 8-bit RGB on white. */
+/** The rows of a picture from the top, as stored (not turned upright), 8-bit RGB on a colour. */
 public interface Rows extends Closeable {
   /** Pixels of a row. */
   int width();

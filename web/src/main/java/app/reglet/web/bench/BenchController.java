@@ -122,11 +122,7 @@ public class BenchController {
     return change(
         cover,
         base,
-        d ->
-            d.withBackground(
-                d.background()
-                    .withPicture(added.sha())
-                    .withColour(new app.reglet.core.design.Colour(added.mean()))),
+        d -> d.withBackground(d.background().withPicture(added.sha())),
         "Background picture",
         "",
         request,
@@ -440,7 +436,7 @@ public class BenchController {
                       cover.findings(),
                       chosen,
                       cover.unit(),
-                      p -> "/pictures/" + p.sha() + "/screen"));
+                      p -> "/pictures/" + p.sha() + "/preview"));
             });
   }
 

@@ -1,6 +1,10 @@
 package app.reglet.web.pictures;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Duration;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -21,12 +25,20 @@ public class PictureController {
     this.store = store;
   }
 
-  @GetMapping("/pictures/{sha}/screen")
-  ResponseEntity<Resource> screen(@PathVariable String sha, HttpServletResponse response) {
-    Resource jpeg = new FileSystemResource(store.screen(sha));
+  @GetMapping("/pictures/{sha}/preview")
+  ResponseEntity<Resource> preview(@PathVariable String sha, HttpServletResponse response)
+      throws IOException {
+    Path file = store.preview(sha);
     response.setHeader(
         HttpHeaders.CACHE_CONTROL,
         CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable().getHeaderValue());
-    return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).body(jpeg);
+    return ResponseEntity.ok().contentType(type(file)).body(new FileSystemResource(file));
+  }
+
+  /** A PNG begins with 0x89 (ISO/IEC 15948, 5.2), a JPEG with 0xFF. */
+  private static MediaType type(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      return in.read() == 0x89 ? MediaType.IMAGE_PNG : MediaType.IMAGE_JPEG;
+    }
   }
 }

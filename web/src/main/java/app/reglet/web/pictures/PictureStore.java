@@ -73,7 +73,7 @@ public class PictureStore implements Pictures {
     try {
       PictureFacts facts = reading.picture(file, screen, SCREEN_PIXELS);
       keep(original(facts.sha()), file);
-      keep(screen(facts), screen);
+      keep(previewOf(facts.sha()), screen);
       record(facts, name, bytes);
       return facts.in(FileBytes.of(original(facts.sha())));
     } finally {
@@ -125,12 +125,12 @@ public class PictureStore implements Pictures {
     return records.findById(sha);
   }
 
-  /** A JPEG for the screen, made once. */
-  public Path screen(String sha) {
+  /** A small JPEG or PNG for the screen, made once. */
+  public Path preview(String sha) {
     if (!sha.matches("[0-9a-f]{64}")) {
       throw new Gone("There is no such picture here.");
     }
-    Path made = data.pictures().resolve("screen").resolve(sha + ".jpg");
+    Path made = previewOf(sha);
     if (!Files.exists(made)) {
       find(sha).orElseThrow(() -> new Gone("There is no such picture here."));
       try {
@@ -148,8 +148,8 @@ public class PictureStore implements Pictures {
     return made;
   }
 
-  private Path screen(PictureFacts facts) {
-    return data.pictures().resolve("screen").resolve(facts.sha() + ".jpg");
+  private Path previewOf(String sha) {
+    return data.previews().resolve(sha);
   }
 
   private Path original(String sha) {

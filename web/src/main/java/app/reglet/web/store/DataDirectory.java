@@ -112,6 +112,11 @@ public final class DataDirectory implements DisposableBean {
     return root.resolve("pictures");
   }
 
+  /** Small pictures for the screen, made again when they are not there. */
+  public Path previews() {
+    return pictures().resolve("preview");
+  }
+
   public Path backups() {
     return root.resolve("backups");
   }
@@ -128,6 +133,7 @@ public final class DataDirectory implements DisposableBean {
   public void sweep() throws IOException {
     deleteAll(uploads());
     Files.createDirectories(uploads());
+    deleteAll(pictures().resolve("screen")); // previews without transparency, up to version 0.1
     if (Files.isDirectory(pictures())) {
       try (var walk = Files.walk(pictures(), 2)) {
         for (Path part : walk.filter(StoredFiles::isPart).toList()) {

@@ -179,7 +179,7 @@ public final class KillHarness {
       lost.add(where + "author “" + before.author + "” is “" + author + "” now");
     }
     for (String sha : hand.pictures) {
-      if (web.get("/pictures/" + sha + "/screen").status() != 200) {
+      if (web.get("/pictures/" + sha + "/preview").status() != 200) {
         lost.add(where + "picture " + sha + " is gone");
       }
     }

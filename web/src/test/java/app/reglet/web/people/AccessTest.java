@@ -194,7 +194,7 @@ public class AccessTest {
             "/editions/1/docket",
             "/houses",
             "/people",
-            "/pictures/x/screen",
+            "/pictures/x/preview",
             "/editions/1/press-file",
             "/no-such-page")) {
       Answer a = nobody.get(page);

@@ -236,8 +236,8 @@ public class AnswersTest {
       assertThat(d.select("[style], style, script:not([src])")).as(page).isEmpty();
     }
     Answer picture = reglet.web().get("/editions/1/bench");
-    String sha = picture.find("/pictures/([0-9a-f]{64})/screen");
-    assertThat(raw("GET", "/pictures/" + sha + "/screen", Map.of(), new byte[0]).body())
+    String sha = picture.find("/pictures/([0-9a-f]{64})/preview");
+    assertThat(raw("GET", "/pictures/" + sha + "/preview", Map.of(), new byte[0]).body())
         .contains("Cache-Control: max-age=31536000, private, immutable");
     assertThat(raw("GET", "/reglet.css", Map.of(), new byte[0]).body())
         .contains("Cache-Control: max-age=3600");

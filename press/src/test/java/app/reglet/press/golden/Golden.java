@@ -1,0 +1,120 @@
+package app.reglet.press.golden;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Book;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.DesignDocument;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.Specimen;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Composer;
+import app.reglet.press.picture.Picture;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A cover whose look and file are held fast. Its design is a stored document, kept as the Reglet
+ * that first wrote it wrote it; beside it lie its picture and the contents of its press file.
+ *
+ * @param name of its files in {@code golden/}
+ * @param wrap the sheet it lies on
+ */
+public record Golden(String name, Wrap wrap) {
+  /** The covers: every binding and direction, every way words are set, pictures of every kind. */
+  public static List<Golden> all() {
+    return List.of(
+        of("ledger", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 320),
+        of("thin", "gannet-and-gauge", Binding.PERFECT_BOUND, "5 x 8 in", 60),
+        of("words", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 500),
+        of("picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("turned-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("clear-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("tagged-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("four-ink-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("chapbook", "whimbrel-digital", Binding.SADDLE_STITCHED, "5.5 x 8.5 in", 32),
+        of("case", "dunlin-casebinders", Binding.CASE_LAMINATE, "8 x 10 in", 224),
+        of("jacket", "dunlin-casebinders", Binding.DUST_JACKET, "6 x 9 in", 240),
+        of("flapped", "osier-row", Binding.FLAPPED, "A5", 288),
+        new Golden(
+            "right-to-left", wrap("osier-row", Binding.PERFECT_BOUND, "A5", 288, PageTurn.RTL)),
+        of("ebook", "lantern-shelf", Binding.EBOOK, "1000 x 1600 px", 1));
+  }
+
+  private static Golden of(String name, String house, Binding binding, String trim, int pages) {
+    return new Golden(name, wrap(house, binding, trim, pages, PageTurn.LTR));
+  }
+
+  private static Wrap wrap(String house, Binding binding, String trim, int pages, PageTurn turn) {
+    var sheet = Specimen.house(house);
+    boolean ebook = binding == Binding.EBOOK;
+    return Measuring.measure(
+        Specification.of(
+            binding,
+            Size.parse(trim, ebook ? Unit.PX : Unit.MM),
+            pages,
+            ebook ? "" : sheet.stocks().get(0).id(),
+            ebook ? "" : sheet.inks().get(0).id(),
+            turn),
+        sheet);
+  }
+
+  /** The design, read from its document. */
+  public Design design() {
+    return DesignDocument.read(new String(resource(".json"), StandardCharsets.UTF_8));
+  }
+
+  /** The cover, composed. */
+  public Artwork artwork() {
+    return new Composer(Specimen.TYPEFACES)
+        .compose(design(), wrap, book(), id -> Optional.of(GoldenPictures.get(id)));
+  }
+
+  public Book book() {
+    return Specimen.BOOK;
+  }
+
+  /** One of its files. */
+  public byte[] resource(String ending) {
+    try (InputStream in = Golden.class.getResourceAsStream("/golden/" + name + ending)) {
+      if (in == null) {
+        throw new IllegalStateException("golden/" + name + ending + " is not there");
+      }
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Writes one of its files anew, into the sources. */
+  public void write(String ending, byte[] content) throws IOException {
+    Files.write(Path.of("src", "test", "resources", "golden", name + ending), content);
+  }
+
+  /** Where a screen finds a picture: in the address itself. */
+  public static String address(Picture picture) {
+    try {
+      return "data:image/"
+          + picture.format().name().toLowerCase(java.util.Locale.ROOT)
+          + ";base64,"
+          + java.util.Base64.getEncoder().encodeToString(picture.file().all());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public String toString() {
+    return name;
+  }
+}

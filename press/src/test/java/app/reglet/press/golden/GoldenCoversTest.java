@@ -1,0 +1,114 @@
+package app.reglet.press.golden;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.press.Tool;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.pdf.PressFile;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/**
+ * Covers drawn by every painter and by programs that know nothing of Reglet are one picture, the
+ * one kept; and their press files hold what is kept beside it.
+ *
+ * <p>{@code -Dgolden.write=true} writes pictures and contents anew; look at the difference before
+ * it is committed.
+ */
+public class GoldenCoversTest {
+  private static final boolean WRITE = Boolean.getBoolean("golden.write");
+
+  /** Of the pixels of two drawings; seen: 0.00006. */
+  private static final double MOST_APART = 0.0002;
+
+  /** The same for poppler, which draws small type heavier; seen: 0.0008. */
+  private static final double MOST_APART_POPPLER = 0.0015;
+
+  /** Levels of 255, on average; seen: 0.95. */
+  private static final double MOST_MEAN = 1.5;
+
+  /** Figures in mm, points, shares: the same to less than a hundredth of a millimetre. */
+  private static final double SAME = 0.006;
+
+  private static final Pattern NUMBER = Pattern.compile("-?\\d+\\.\\d+");
+
+  @DataProvider
+  public Object[][] covers() {
+    return Golden.all().stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
+  }
+
+  private static Path pressFile(Golden golden, Artwork art) {
+    return Tool.file(
+        golden.name() + ".pdf",
+        PressFile.make(art, golden.book(), Instant.parse("2026-11-25T12:00:00Z")));
+  }
+
+  private static void alike(String what, BufferedImage a, BufferedImage b, double most) {
+    assertThat(Math.abs(a.getWidth() - b.getWidth())).as(what + ", width").isLessThanOrEqualTo(1);
+    assertThat(Math.abs(a.getHeight() - b.getHeight()))
+        .as(what + ", height")
+        .isLessThanOrEqualTo(1);
+    Difference d = Difference.of(a, b);
+    assertThat(d.share()).as(what + " apart at" + d.where()).isLessThan(most);
+    assertThat(d.mean()).as(what + ", mean difference").isLessThan(MOST_MEAN);
+  }
+
+  @Test(dataProvider = "covers")
+  public void everyPainterDrawsTheKeptPicture(Golden golden) throws IOException {
+    Artwork art = golden.artwork();
+    BufferedImage raster = Painters.raster(art);
+    if (WRITE) {
+      ByteArrayOutputStream png = new ByteArrayOutputStream();
+      ImageIO.write(raster, "png", png);
+      golden.write(".png", png.toByteArray());
+    }
+    BufferedImage kept =
+        WRITE ? raster : ImageIO.read(new ByteArrayInputStream(golden.resource(".png")));
+    alike("raster", kept, raster, MOST_APART);
+    alike("SVG in Chromium", kept, Painters.chromium(art), MOST_APART);
+    Path pdf = pressFile(golden, art);
+    alike("PDF in poppler", kept, Painters.poppler(pdf), MOST_APART_POPPLER);
+    if (!golden.name().equals("tagged-picture")) { // Debian's MuPDF knows no ICC profiles
+      alike("PDF in MuPDF", kept, Painters.mupdf(pdf), MOST_APART);
+    }
+    alike("PDF in ghostscript", kept, Painters.ghostscript(pdf), MOST_APART);
+  }
+
+  @Test(dataProvider = "covers")
+  public void thePressFileHoldsWhatIsKept(Golden golden) throws IOException {
+    List<String> found = FileContents.of(pressFile(golden, golden.artwork()));
+    if (WRITE) {
+      golden.write(".txt", (String.join("\n", found) + "\n").getBytes(StandardCharsets.UTF_8));
+      return;
+    }
+    List<String> kept =
+        new String(golden.resource(".txt"), StandardCharsets.UTF_8).lines().toList();
+    for (int i = 0; i < Math.min(kept.size(), found.size()); i++) {
+      same(kept.get(i), found.get(i));
+    }
+    assertThat(found).hasSameSizeAs(kept);
+  }
+
+  private static void same(String kept, String found) {
+    assertThat(NUMBER.matcher(found).replaceAll("#"))
+        .isEqualTo(NUMBER.matcher(kept).replaceAll("#"));
+    Matcher a = NUMBER.matcher(kept);
+    Matcher b = NUMBER.matcher(found);
+    while (a.find() && b.find()) {
+      assertThat(Math.abs(Double.parseDouble(a.group()) - Double.parseDouble(b.group())))
+          .as("%s%nkept: %s", found, kept)
+          .isLessThan(SAME);
+    }
+  }
+}

@@ -1,0 +1,111 @@
+package app.reglet.press.golden;
+
+import app.reglet.press.Tool;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.press.svg.ArtworkSvg;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.ImageIO;
+
+/**
+ * Draws covers with programs that know nothing of Reglet, at 192 pixels to the inch, and halves
+ * them: where a renderer puts glyphs on whole pixels, that matters less.
+ */
+final class Painters {
+  static final int PPI = 192;
+
+  private Painters() {}
+
+  static BufferedImage raster(Artwork art) {
+    return half(ArtworkRaster.render(art, PPI));
+  }
+
+  /** The mean of every four pixels. */
+  private static BufferedImage half(BufferedImage whole) {
+    int w = whole.getWidth() / 2;
+    int h = whole.getHeight() / 2;
+    int[] from = whole.getRGB(0, 0, 2 * w, 2 * h, null, 0, 2 * w);
+    BufferedImage half = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        int at = 4 * y * w + 2 * x;
+        int rgb = 0;
+        for (int shift = 0; shift <= 16; shift += 8) {
+          int sum =
+              (from[at] >> shift & 0xff)
+                  + (from[at + 1] >> shift & 0xff)
+                  + (from[at + 2 * w] >> shift & 0xff)
+                  + (from[at + 2 * w + 1] >> shift & 0xff);
+          rgb |= (sum + 2) / 4 << shift;
+        }
+        half.setRGB(x, y, rgb);
+      }
+    }
+    return half;
+  }
+
+  static BufferedImage poppler(Path pdf) throws IOException {
+    Path out = pdf.resolveSibling("poppler");
+    Tool.ok("pdftoppm", "-r", "" + PPI, "-png", "-singlefile", pdf.toString(), out.toString());
+    return half(ImageIO.read(Path.of(out + ".png").toFile()));
+  }
+
+  static BufferedImage mupdf(Path pdf) throws IOException {
+    Path out = pdf.resolveSibling("mupdf.png");
+    Tool.ok("mutool", "draw", "-q", "-r", "" + PPI, "-o", out.toString(), pdf.toString());
+    return half(ImageIO.read(out.toFile()));
+  }
+
+  static BufferedImage ghostscript(Path pdf) throws IOException {
+    Path out = pdf.resolveSibling("gs.png");
+    Tool.ok(
+        "gs",
+        "-q",
+        "-dNOPAUSE",
+        "-dBATCH",
+        "-sDEVICE=png16m",
+        "-dTextAlphaBits=4",
+        "-dGraphicsAlphaBits=4",
+        "-r" + PPI,
+        "-sOutputFile=" + out,
+        pdf.toString());
+    return half(ImageIO.read(out.toFile()));
+  }
+
+  /** The SVG, one px of a screen for one px of CSS. */
+  static BufferedImage chromium(Artwork art) throws IOException {
+    Path dir = Files.createTempDirectory("reglet-golden");
+    Path page = dir.resolve("cover.html");
+    Files.writeString(
+        page,
+        "<!DOCTYPE html><style>body{margin:0}svg{display:block}</style>"
+            + ArtworkSvg.document(art, Golden::address),
+        StandardCharsets.UTF_8);
+    Path out = dir.resolve("chromium.png");
+    Tool.ok(
+        "chromium",
+        "--headless",
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--hide-scrollbars",
+        "--force-device-scale-factor=2",
+        "--force-color-profile=srgb",
+        "--user-data-dir=" + dir.resolve("profile"),
+        "--window-size="
+            + art.wrap().sheet().width().toPixels(PPI / 2)
+            + ","
+            + art.wrap().sheet().height().toPixels(PPI / 2),
+        "--screenshot=" + out,
+        page.toUri().toString());
+    return half(ImageIO.read(out.toFile()));
+  }
+}
