@@ -179,6 +179,13 @@ public class Backups {
           data.pictures(),
           new SimpleFileVisitor<>() {
             @Override
+            public FileVisitResult preVisitDirectory(Path dir, BasicFileAttributes a) {
+              return dir.equals(data.previews())
+                  ? FileVisitResult.SKIP_SUBTREE
+                  : FileVisitResult.CONTINUE;
+            }
+
+            @Override
             public FileVisitResult visitFile(Path file, BasicFileAttributes a) {
               if (file.getFileName().toString().matches("[0-9a-f]{64}")) {
                 found.add(file);
