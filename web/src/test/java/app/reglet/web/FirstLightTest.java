@@ -125,6 +125,7 @@ public class FirstLightTest {
             ? desk.id()
             : desk.page.url().replaceAll(".*edition=(\\d+).*", "$1");
     desk.page.navigate("/inspect?edition=" + id);
+    assertThat(desk.page.locator("#edition option:checked")).containsText("Gannet & Gauge");
     desk.page.getByLabel("PDF").setInputFiles(file);
     desk.page
         .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Inspect file"))

@@ -51,7 +51,7 @@ public final class BleedReached implements Check {
     worst =
         worst.max(
             gap(art.bottom().negate(), trim.bottom().negate(), sheet.bottom().negate(), drift));
-    return worst.isPositive() ? Optional.of(worst) : Optional.empty();
+    return Tolerance.exceededBy(worst) ? Optional.of(worst) : Optional.empty();
   }
 
   private static Length gap(Length art, Length trim, Length sheet, Length drift) {

@@ -14,7 +14,7 @@ public final class SpineTypeFitsBand implements Check {
             spine -> {
               Box band = spine.safe();
               return OnSpine.words(s)
-                  .filter(w -> w.ink().width().isMoreThan(band.width()))
+                  .filter(w -> Tolerance.exceededBy(w.ink().width().minus(band.width())))
                   .map(
                       w ->
                           Finding.ofPiece(

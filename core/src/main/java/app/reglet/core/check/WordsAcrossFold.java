@@ -13,7 +13,8 @@ public final class WordsAcrossFold implements Check {
         .forEach(
             w -> {
               for (Fold fold : s.wrap().folds()) {
-                if (w.ink().left().isLessThan(fold.x()) && w.ink().right().isMoreThan(fold.x())) {
+                if (Tolerance.exceededBy(fold.x().minus(w.ink().left()))
+                    && Tolerance.exceededBy(w.ink().right().minus(fold.x()))) {
                   findings.add(
                       Finding.ofPiece(
                           "words-across-fold",

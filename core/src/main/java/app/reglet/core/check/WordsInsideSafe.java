@@ -27,7 +27,7 @@ public final class WordsInsideSafe implements Check {
               Box safe = panel.get().safe();
               boolean spine = panel.get().kind() == PanelKind.SPINE;
               Length out = outside(ink, safe, spine);
-              if (out.isPositive()) {
+              if (Tolerance.exceededBy(out)) {
                 boolean cut = !panel.get().trim().contains(ink);
                 findings.add(
                     Finding.ofPiece(
@@ -51,7 +51,8 @@ public final class WordsInsideSafe implements Check {
   }
 
   private static boolean crosses(Fold f, Box ink) {
-    return ink.left().isLessThan(f.x()) && ink.right().isMoreThan(f.x());
+    return Tolerance.exceededBy(f.x().minus(ink.left()))
+        && Tolerance.exceededBy(ink.right().minus(f.x()));
   }
 
   private static Finding off(Subject s, Laid.Words w) {

@@ -150,6 +150,28 @@ public class ChecksTest {
     }
   }
 
+  /** A dragged band is posted with rounded figures, and stopped “0 in short” of the bleed. */
+  @Test
+  public void aHundredthOfAMillimetreIsNoGap() {
+    Wrap w = wrap("6 x 9", 320);
+    Box sheet = w.sheetBox();
+    Length right = sheet.right();
+    for (String[] gap : new String[][] {{"0.0003", ""}, {"0.01", ""}, {"0.0101", "told"}}) {
+      Box box =
+          Box.between(sheet.left(), sheet.top(), right.minus(Length.mm(gap[0])), sheet.bottom());
+      assertThat(codes(w, with(w, new Laid.Area("a", "Band", box))))
+          .as(gap[0])
+          .hasSize(gap[1].isEmpty() ? 0 : 1);
+    }
+    // the front's safe zone ends 0.125 in before the trim
+    Length edge = w.trimmed().right().minus(Length.in("0.125"));
+    for (String[] out : new String[][] {{"0.01", ""}, {"0.0101", "told"}}) {
+      Box ink =
+          Box.between(Length.in("8"), Length.in("2"), edge.plus(Length.mm(out[0])), Length.in("3"));
+      assertThat(codes(w, with(w, words(ink, "30")))).as(out[0]).hasSize(out[1].isEmpty() ? 0 : 1);
+    }
+  }
+
   @Test
   public void barcodeArea() {
     Wrap w = wrap("6 x 9", 320);

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Whether a PDF is the press file that an edition needs: page count, size within the house's
@@ -35,14 +36,21 @@ public final class FitCheck {
   public static List<Answer> of(PdfFacts file, Wrap outside) {
     List<Wrap> pages = Pages.of(outside);
     boolean parts = outside.rules().parts().isPresent();
-    Wrap meant =
-        pages.stream()
-            .filter(p -> p.page() != Wrap.Page.INSIDE)
-            .min(Comparator.comparing(p -> distance(file.first().media(), p.sheet())))
-            .orElseThrow();
+    Comparator<Wrap> nearest =
+        Comparator.<Wrap, Length>comparing(p -> distance(file.first().media(), p.sheet()))
+            .thenComparing(p -> trimOff(file, p));
+    List<Wrap> nearestFirst =
+        pages.stream().filter(p -> p.page() != Wrap.Page.INSIDE).sorted(nearest).toList();
+    Wrap meant = nearestFirst.get(0);
+    // front and back have one size: without a trim box the file does not tell which it is
+    String taken =
+        nearestFirst.stream()
+            .takeWhile(p -> nearest.compare(p, meant) == 0)
+            .map(p -> p.page().id())
+            .collect(Collectors.joining(" or "));
     List<Answer> answers = new ArrayList<>();
     if (parts) {
-      answers.add(new Answer("Taken for", true, "front, spine or back", meant.page().id(), ""));
+      answers.add(new Answer("Taken for", true, "front, spine or back", taken, ""));
     }
     boolean inside = Pages.inside(outside).isPresent();
     boolean count = file.pages() == 1 || inside && file.pages() == 2;
@@ -75,6 +83,18 @@ public final class FitCheck {
                 : loose + " not embedded",
             loose == 0 ? "" : "Embed every font, or turn its words into outlines."));
     return answers;
+  }
+
+  /** How far the file's trim box is from where a page's trim begins; zero when it has none. */
+  private static Length trimOff(PdfFacts file, Wrap page) {
+    return trimBox(file)
+        .filter(b -> file.first().rotated() == 0)
+        .map(b -> b.left().minus(page.trimmed().left()).abs())
+        .orElse(Length.ZERO);
+  }
+
+  private static Optional<PdfFacts.NamedBox> trimBox(PdfFacts file) {
+    return file.first().boxes().stream().filter(b -> b.name().equals("TrimBox")).findFirst();
   }
 
   private static Length distance(Size a, Size b) {
@@ -125,8 +145,7 @@ public final class FitCheck {
   }
 
   private static void trim(PdfFacts file, Wrap wrap, List<Answer> answers) {
-    Optional<PdfFacts.NamedBox> box =
-        file.first().boxes().stream().filter(b -> b.name().equals("TrimBox")).findFirst();
+    Optional<PdfFacts.NamedBox> box = trimBox(file);
     if (box.isEmpty()) {
       return; // PDF/X wants one; a file that claims to be none may leave it out
     }

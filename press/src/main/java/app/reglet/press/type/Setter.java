@@ -1,6 +1,7 @@
 package app.reglet.press.type;
 
 import app.reglet.core.design.Content;
+import java.awt.geom.Rectangle2D;
 import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -105,9 +106,28 @@ public final class Setter {
   }
 
   private boolean fits(double size, double width, double height) {
-    List<String> lines = broken(size, width);
+    return fits(broken(size, width), size, width, height);
+  }
+
+  private boolean fits(List<String> lines, double size, double width, double height) {
     return blockHeight(lines.size(), size) <= height + HAIR
-        && (widest(lines) + outLeft + outRight) * size <= width + HAIR;
+        && inkHeight(lines) * size <= height + HAIR
+        && (widest(lines) + outLeft + outRight) * size <= width + HAIR
+        && lines.stream().allMatch(l -> line(l).ink().getWidth() * size <= width + HAIR);
+  }
+
+  /** From the highest ink of any line to the lowest of any, in ems. */
+  private double inkHeight(List<String> lines) {
+    double top = Double.POSITIVE_INFINITY;
+    double bottom = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < lines.size(); i++) {
+      Rectangle2D ink = line(lines.get(i)).ink();
+      if (!ink.isEmpty()) {
+        top = Math.min(top, i * words.leading() + ink.getMinY());
+        bottom = Math.max(bottom, i * words.leading() + ink.getMaxY());
+      }
+    }
+    return Math.max(0, bottom - top);
   }
 
   private double widest(List<String> lines) {
@@ -150,6 +170,7 @@ public final class Setter {
           case BOTTOM -> height - block;
         };
     double baseline = top + size * (words.capitals() ? face.capHeight() : face.ascent());
+    baseline += inside(inkFrom(lines, baseline, size), inkHeight(lines) * size, height);
     List<SetWords.PlacedLine> placed = new ArrayList<>();
     for (String text : lines) {
       ShapedLine line = line(text);
@@ -160,13 +181,35 @@ public final class Setter {
             case CENTRE -> (width - advance) / 2;
             case RIGHT -> width - advance - outRight * size;
           };
+      x += inside(x + line.ink().getMinX() * size, line.ink().getWidth() * size, width);
       if (!text.isEmpty()) {
         placed.add(new SetWords.PlacedLine(line, x, baseline));
       }
       baseline += size * words.leading();
     }
-    boolean over =
-        block > height + HAIR || (widest(lines) + outLeft + outRight) * size > width + HAIR;
-    return new SetWords(size, placed, over);
+    return new SetWords(size, placed, !fits(lines, size, width, height));
+  }
+
+  /** Where the highest ink of lines begins, the first of which stands on this baseline. */
+  private double inkFrom(List<String> lines, double baseline, double size) {
+    double top = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < lines.size(); i++) {
+      Rectangle2D ink = line(lines.get(i)).ink();
+      if (!ink.isEmpty()) {
+        top = Math.min(top, baseline + (i * words.leading() + ink.getMinY()) * size);
+      }
+    }
+    return top;
+  }
+
+  /**
+   * How far ink must move to lie between 0 and a length, when it fits: accents on capitals, tails
+   * of Q and J, and italics stand out of what their lines measure.
+   */
+  private static double inside(double from, double extent, double length) {
+    if (extent == 0 || extent > length + HAIR) {
+      return 0;
+    }
+    return Math.max(0, -from) - Math.max(0, from + extent - length);
   }
 }

@@ -1,0 +1,117 @@
+package app.reglet.press;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.core.check.Check;
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.Remedy;
+import app.reglet.core.check.Subject;
+import app.reglet.core.design.Background;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Mending;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Pins;
+import app.reglet.core.design.Span;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Composer;
+import app.reglet.press.art.Pictures;
+import app.reglet.press.type.Typeface;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.testng.annotations.Test;
+
+/** A remedy mends what it is offered for. */
+public class RemedyTest {
+  private static final String[] TITLES = {
+    "The Salt Ledger",
+    "Fjord, Jetty, Quay",
+    "Å Øre før Ægir",
+    "ff",
+    "Joyful Affidavits of a Half-Forgotten Wharf",
+    "Éléonore’s Ĝarden\nof Jagged Yews"
+  };
+
+  private static List<Finding> found(Design design, Wrap wrap) {
+    var art = new Composer(Specimen.TYPEFACES).compose(design, wrap, Specimen.BOOK, Pictures.NONE);
+    return Check.run(new Subject(wrap, Specimen.BOOK, art.laid(), Unit.IN)).stream()
+        .filter(f -> f.code().equals("words-outside-safe"))
+        .toList();
+  }
+
+  private static Design words(Typeface face, String text, Content.Align align, Random random) {
+    Content.Words words =
+        new Content.Words(
+            null,
+            text,
+            face.id(),
+            Length.mm(String.valueOf(8 + random.nextInt(25))),
+            true,
+            Colour.BLACK,
+            align,
+            Content.Stand.values()[random.nextInt(3)],
+            1.1,
+            random.nextInt(4) == 0,
+            random.nextInt(3) * 20,
+            Content.Turn.LEVEL);
+    Box safe = Specimen.wrap(320).panel(PanelKind.FRONT).orElseThrow().safe();
+    Box there =
+        new Box(
+            safe.left().plus(Length.nearMm(random.nextInt(160) - 12 + 0.123)),
+            safe.top().plus(Length.nearMm(random.nextInt(230) - 12 + 0.456)),
+            Length.nearMm(40 + random.nextInt(150)),
+            Length.nearMm(12 + random.nextInt(60)));
+    Pins pins =
+        Pins.hung(
+            Region.safe(PanelKind.FRONT),
+            Span.Hold.values()[random.nextInt(3)],
+            Span.Hold.values()[random.nextInt(3)],
+            there,
+            Specimen.wrap(320));
+    return new Design(
+        Background.plain(Colour.WHITE), List.of(new Piece("w", "Words", pins, words)));
+  }
+
+  @Test
+  public void wordsMovedIntoTheSafeZoneAreInside() {
+    Wrap wrap = Specimen.wrap(320);
+    Random random = new Random(7);
+    int outside = 0;
+    List<String> still = new ArrayList<>();
+    for (Typeface face : Specimen.TYPEFACES.all()) {
+      for (String title : TITLES) {
+        for (Content.Align align : Content.Align.values()) {
+          Design design = words(face, title, align, random);
+          List<Finding> findings = found(design, wrap);
+          if (findings.isEmpty()) {
+            continue;
+          }
+          outside++;
+          Remedy remedy = findings.get(0).remedies().get(0);
+          assertThat(remedy).isInstanceOf(Remedy.IntoSafe.class);
+          found(Mending.apply(remedy, design, wrap), wrap)
+              .forEach(
+                  f ->
+                      still.add(
+                          String.format(
+                              Locale.ROOT,
+                              "%s, %s, %s: %s",
+                              face.id(),
+                              title,
+                              align,
+                              f.sentence())));
+        }
+      }
+    }
+    assertThat(outside).isGreaterThan(200);
+    assertThat(still).as(still.size() + " of " + outside).isEmpty();
+  }
+}
