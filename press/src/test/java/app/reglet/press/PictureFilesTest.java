@@ -251,11 +251,8 @@ public class PictureFilesTest {
     assertThatThrownBy(() -> PngFile.of(FileBytes.of(none))).isInstanceOf(IOException.class);
   }
 
-  @Test
-  public void anIccProfileOfAPngGoesWithIt() throws Exception {
-    BufferedImage image = drawn(BufferedImage.TYPE_INT_RGB);
-    byte[] plain = Specimen.encode(image, "png");
-    byte[] profile = java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+  /** A PNG with an iCCP chunk (ISO/IEC 15948, 11.3.3.3) behind its header. */
+  private static byte[] withProfile(byte[] plain, byte[] profile) throws IOException {
     ByteArrayOutputStream chunk = new ByteArrayOutputStream();
     chunk.write("linear\0\0".getBytes());
     try (var packed = new java.util.zip.DeflaterOutputStream(chunk)) {
@@ -272,10 +269,30 @@ public class PictureFilesTest {
     chunk.writeTo(d);
     d.writeInt((int) crc.getValue());
     whole.write(plain, 33, plain.length - 33);
-    FileBytes file = FileBytes.of(whole.toByteArray());
-    assertThat(PngFile.of(file).profile()).isEqualTo(profile);
-    Path pdf = pressFile(PictureReader.read(whole.toByteArray()));
+    return whole.toByteArray();
+  }
+
+  @Test
+  public void anIccProfileOfAPngGoesWithIt() throws Exception {
+    byte[] profile = java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    byte[] png = withProfile(Specimen.encode(drawn(BufferedImage.TYPE_INT_RGB), "png"), profile);
+    assertThat(PngFile.of(FileBytes.of(png)).profile()).isEqualTo(profile);
+    Path pdf = pressFile(PictureReader.read(png));
     assertThat(Tool.ok("pdfimages", "-list", pdf.toString())).contains(" icc ");
+  }
+
+  @Test
+  public void aProfileThatDoesNotFitItsChannelsIsLeftOut() throws Exception {
+    byte[] rgb = java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    byte[] grey = java.awt.color.ICC_Profile.getInstance(ColorSpace.CS_GRAY).getData();
+    byte[] greyPng = Specimen.encode(drawn(BufferedImage.TYPE_BYTE_GRAY), "png");
+    byte[] rgbPng = Specimen.encode(drawn(BufferedImage.TYPE_INT_RGB), "png");
+    assertThat(PngFile.of(FileBytes.of(withProfile(greyPng, grey))).profile()).isEqualTo(grey);
+    assertThat(PngFile.of(FileBytes.of(withProfile(rgbPng, grey))).profile()).isEmpty();
+    byte[] wrong = withProfile(greyPng, rgb);
+    assertThat(PngFile.of(FileBytes.of(wrong)).profile()).isEmpty();
+    Path pdf = pressFile(PictureReader.read(wrong));
+    assertThat(Tool.ok("pdfimages", "-list", pdf.toString())).doesNotContain(" icc ");
   }
 
   @Test

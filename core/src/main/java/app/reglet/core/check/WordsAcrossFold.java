@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Fold;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,8 +14,7 @@ public final class WordsAcrossFold implements Check {
         .forEach(
             w -> {
               for (Fold fold : s.wrap().folds()) {
-                if (Tolerance.exceededBy(fold.x().minus(w.ink().left()))
-                    && Tolerance.exceededBy(w.ink().right().minus(fold.x()))) {
+                if (crosses(fold, w.ink())) {
                   findings.add(
                       Finding.ofPiece(
                           "words-across-fold",
@@ -41,5 +41,11 @@ public final class WordsAcrossFold implements Check {
               }
             });
     return findings;
+  }
+
+  /** Whether ink lies on both sides of a fold. */
+  static boolean crosses(Fold fold, Box ink) {
+    return Tolerance.exceededBy(fold.x().minus(ink.left()))
+        && Tolerance.exceededBy(ink.right().minus(fold.x()));
   }
 }

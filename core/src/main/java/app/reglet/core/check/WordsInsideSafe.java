@@ -2,7 +2,6 @@ package app.reglet.core.check;
 
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
-import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.PanelKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +15,7 @@ public final class WordsInsideSafe implements Check {
         .forEach(
             w -> {
               Box ink = w.ink();
-              if (s.wrap().folds().stream().anyMatch(f -> crosses(f, ink))) {
+              if (s.wrap().folds().stream().anyMatch(f -> WordsAcrossFold.crosses(f, ink))) {
                 return; // told by WordsAcrossFold
               }
               var panel = s.wrap().panelUnder(ink);
@@ -48,11 +47,6 @@ public final class WordsInsideSafe implements Check {
               }
             });
     return findings;
-  }
-
-  private static boolean crosses(Fold f, Box ink) {
-    return Tolerance.exceededBy(f.x().minus(ink.left()))
-        && Tolerance.exceededBy(ink.right().minus(f.x()));
   }
 
   private static Finding off(Subject s, Laid.Words w) {

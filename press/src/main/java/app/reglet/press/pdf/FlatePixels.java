@@ -103,7 +103,7 @@ final class FlatePixels {
     return PDColorSpace.create(indexed);
   }
 
-  /** Colours as a profile has them; the device's own when it has none. */
+  /** The colours of an ICC profile of so many channels. */
   static PDColorSpace profiled(PDDocument document, byte[] profile, int channels)
       throws IOException {
     PDICCBased space = new PDICCBased(document);

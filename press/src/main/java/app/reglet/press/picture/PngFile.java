@@ -64,6 +64,11 @@ public record PngFile(
           if (head[3] == 3 && palette.length < 3) {
             throw new IOException("indices without a palette");
           }
+          // grey wants a grey profile, the others one of RGB (11.3.3.3)
+          boolean grey = head[3] == 0 || head[3] == 4;
+          if (IccProfile.channels(profile) != (grey ? 1 : 3)) {
+            profile = new byte[0];
+          }
           return new PngFile(
               head[0],
               head[1],
@@ -127,9 +132,7 @@ public record PngFile(
         new InflaterInputStream(
             new ByteArrayInputStream(chunk, name + 2, chunk.length - name - 2))) {
       byte[] profile = in.readNBytes(MOST_PROFILE + 1);
-      return profile.length > MOST_PROFILE || IccProfile.channels(profile) == 0
-          ? new byte[0]
-          : profile;
+      return profile.length > MOST_PROFILE ? new byte[0] : profile;
     } catch (IOException e) {
       return new byte[0]; // a profile that can't be read says nothing of the colours
     }

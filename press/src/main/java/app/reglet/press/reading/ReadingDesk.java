@@ -13,6 +13,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -58,16 +59,21 @@ public final class ReadingDesk {
         new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
     answers.println("ready");
     for (String order = orders.readLine(); order != null; order = orders.readLine()) {
-      answers.println(answer(order, answers));
+      answer(order, answers).ifPresent(answers::println);
     }
   }
 
-  private static String answer(String order, PrintStream answers) {
+  /**
+   * Nothing when the watch has answered, who ends the process: two answers would be taken for two
+   * files.
+   */
+  private static Optional<String> answer(String order, PrintStream answers) {
     ObjectNode out = JSON.createObjectNode();
     JsonNode asked = JSON.readTree(order);
     FileBytes file = FileBytes.of(Path.of(asked.get("file").stringValue()));
     Budget budget = Budget.forFile(file.length());
-    try (Watch watch = Watch.over(budget, () -> end(budget, answers))) {
+    Watch watch = Watch.over(budget, () -> end(budget, answers));
+    try (watch) {
       if (asked.get("kind").stringValue().equals("pdf")) {
         out.putPOJO("pdf", PdfFacts.read(file, budget));
       } else {
@@ -85,7 +91,7 @@ public final class ReadingDesk {
     } catch (Exception | StackOverflowError | OutOfMemoryError e) {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
-    return JSON.writeValueAsString(out);
+    return watch.wasLate() ? Optional.empty() : Optional.of(JSON.writeValueAsString(out));
   }
 
   /** The last answer of a process whose reader does not stop. */

@@ -15,6 +15,7 @@ public final class Watch implements AutoCloseable {
   private static final long EVERY_MS = 50;
 
   private final AtomicBoolean over = new AtomicBoolean();
+  private volatile boolean late;
 
   private Watch() {}
 
@@ -58,6 +59,11 @@ public final class Watch implements AutoCloseable {
 
   @Override
   public void close() {
-    over.set(true);
+    late |= !over.compareAndSet(false, true);
+  }
+
+  /** Once closed: whether it was too late, and what is done about that is under way. */
+  public boolean wasLate() {
+    return late;
   }
 }

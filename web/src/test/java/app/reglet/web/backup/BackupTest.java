@@ -26,6 +26,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -175,23 +176,7 @@ public class BackupTest {
     try (Own reglet = new Own("--reglet.demo=true")) {
       DataDirectory data = reglet.bean(DataDirectory.class);
       Instant[] now = {Instant.parse("2026-03-01T03:00:00Z")};
-      Clock clock =
-          new Clock() {
-            @Override
-            public ZoneOffset getZone() {
-              return ZoneOffset.UTC;
-            }
-
-            @Override
-            public Clock withZone(java.time.ZoneId zone) {
-              return this;
-            }
-
-            @Override
-            public Instant instant() {
-              return now[0];
-            }
-          };
+      Clock clock = ((InstantSource) () -> now[0]).withZone(ZoneOffset.UTC);
       Backups nightly =
           new Backups(
               data,

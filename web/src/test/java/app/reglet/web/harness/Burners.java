@@ -303,8 +303,8 @@ public final class Burners {
     return out.toByteArray();
   }
 
-  private static void chunk(ByteArrayOutputStream out, String type, byte[] data)
-      throws IOException {
+  /** Writes a chunk of a PNG (ISO/IEC 15948, 5.3). */
+  static void chunk(ByteArrayOutputStream out, String type, byte[] data) throws IOException {
     DataOutputStream d = new DataOutputStream(out);
     byte[] name = type.getBytes(StandardCharsets.US_ASCII);
     d.writeInt(data.length);

@@ -11,6 +11,8 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.imageio.ImageIO;
@@ -26,6 +28,9 @@ public final class KillHarness {
 
   private final Random random;
   private final AtomicInteger stamp = new AtomicInteger();
+
+  /** A permit for each change acknowledged in this round. */
+  private final Semaphore changes = new Semaphore(0);
 
   private KillHarness(long seed) {
     this.random = new Random(seed);
@@ -58,7 +63,7 @@ public final class KillHarness {
   }
 
   /** One person's last acknowledged picture. */
-  private static final class Hand implements Runnable {
+  private final class Hand implements Runnable {
     final Composing at;
     final Random random;
     final AtomicInteger acknowledged;
@@ -66,6 +71,7 @@ public final class KillHarness {
     final AtomicBoolean over;
     final List<String> pictures = new ArrayList<>();
     String inFlight = "";
+    volatile String failed = "";
 
     Hand(
         Composing at,
@@ -100,10 +106,12 @@ public final class KillHarness {
           }
           if (a.status() == 200) {
             acknowledged.incrementAndGet();
+            changes.release();
           } else if (a.status() == 409) {
             at.sync();
           } else {
-            throw new IllegalStateException("answered " + a.status() + ": " + a.body());
+            failed = "answered " + a.status() + ": " + a.body();
+            return;
           }
         }
       } catch (IOException e) {
@@ -138,11 +146,8 @@ public final class KillHarness {
           t.start();
         }
         // in the middle of it: after some changes, and a moment that hits any point of the next
-        int enough = acknowledged.get() + 4 + random.nextInt(40);
-        long patience = System.nanoTime() + 20_000_000_000L;
-        while (acknowledged.get() < enough && System.nanoTime() < patience) {
-          Thread.sleep(1);
-        }
+        changes.drainPermits();
+        changes.tryAcquire(4 + random.nextInt(40), 20, TimeUnit.SECONDS);
         Thread.sleep(random.nextInt(30));
         reglet.kill();
         over.set(true);
@@ -155,6 +160,9 @@ public final class KillHarness {
         starts++;
         covers.clear();
         for (Hand hand : hands) {
+          if (!hand.failed.isEmpty()) {
+            lost.add("round " + round + ": " + hand.failed);
+          }
           covers.add(expect(hand, reglet.web(), round, lost));
         }
       }

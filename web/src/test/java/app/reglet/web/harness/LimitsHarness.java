@@ -7,7 +7,6 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,7 +17,6 @@ import java.util.Random;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.zip.CRC32;
 import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import javax.imageio.ImageIO;
@@ -148,7 +146,7 @@ public final class LimitsHarness {
     d.writeInt(W);
     d.writeInt(H);
     d.write(new byte[] {(byte) depth, (byte) colour, 0, 0, 0});
-    chunk(out, "IHDR", head.toByteArray());
+    Burners.chunk(out, "IHDR", head.toByteArray());
     ByteArrayOutputStream packed = new ByteArrayOutputStream();
     try (DeflaterOutputStream z =
         new DeflaterOutputStream(packed, new Deflater(Deflater.BEST_SPEED), 1 << 16)) {
@@ -164,21 +162,9 @@ public final class LimitsHarness {
         z.write(row);
       }
     }
-    chunk(out, "IDAT", packed.toByteArray());
-    chunk(out, "IEND", new byte[0]);
+    Burners.chunk(out, "IDAT", packed.toByteArray());
+    Burners.chunk(out, "IEND", new byte[0]);
     return out.toByteArray();
-  }
-
-  private static void chunk(ByteArrayOutputStream out, String type, byte[] data) throws Exception {
-    DataOutputStream d = new DataOutputStream(out);
-    byte[] name = type.getBytes(StandardCharsets.US_ASCII);
-    d.writeInt(data.length);
-    d.write(name);
-    d.write(data);
-    CRC32 crc = new CRC32();
-    crc.update(name);
-    crc.update(data);
-    d.writeInt((int) crc.getValue());
   }
 
   private static byte[] pdf(int bytes, int objects) throws Exception {

@@ -47,6 +47,7 @@ public final class Subject implements AutoCloseable {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(SHIPPED);
+    command.addAll(options);
     command.addAll(List.of("-cp", System.getProperty("java.class.path"), Reglet.class.getName()));
     command.addAll(List.of(args));
     ProcessBuilder builder =

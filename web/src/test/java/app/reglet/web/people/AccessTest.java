@@ -17,9 +17,9 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -287,24 +287,7 @@ public class AccessTest {
   @Test
   public void wrongTriesAreCountedAndHaveToWait() {
     Instant[] now = {Instant.parse("2026-03-01T10:00:00Z")};
-    Tries tries =
-        new Tries(
-            new Clock() {
-              @Override
-              public ZoneOffset getZone() {
-                return ZoneOffset.UTC;
-              }
-
-              @Override
-              public Clock withZone(java.time.ZoneId zone) {
-                return this;
-              }
-
-              @Override
-              public Instant instant() {
-                return now[0];
-              }
-            });
+    Tries tries = new Tries(((InstantSource) () -> now[0]).withZone(ZoneOffset.UTC));
     for (int i = 0; i < 5; i++) {
       assertThat(tries.wait("maren", "10.0.0.1")).isZero();
       tries.failed("maren", "10.0.0.1");
