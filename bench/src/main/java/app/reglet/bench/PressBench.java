@@ -5,8 +5,8 @@ import app.reglet.core.book.Book;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.RuleSheetReader;
@@ -14,7 +14,7 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.art.Composer;
+import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
@@ -101,8 +101,7 @@ public class PressBench {
   @Benchmark
   public int pressFile() {
     var design =
-        StartingLayout.AXIS.on(
-            wrap, book, Background.plain(Colour.BLACK).withPicture(picture.sha()));
+        StartingLayout.AXIS.on(wrap, book, Ground.plain(Colour.BLACK).withPicture(picture.sha()));
     var art = new Composer(typefaces).compose(design, wrap, book, sha -> Optional.of(picture));
     return PressFile.make(art, book, Instant.EPOCH).length;
   }

@@ -7,8 +7,8 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.measure.Length;
@@ -18,8 +18,8 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.raster.ArtworkRaster;
@@ -57,10 +57,14 @@ public class EbookCoverTest {
     }
     Picture picture = Specimen.picture(noise, "png");
     Wrap wrap = screen(size);
-    Background background = Background.plain(new Colour(0x333333)).withPicture(picture.sha());
+    Ground background = Ground.plain(new Colour.Rgb(0x333333)).withPicture(picture.sha());
     Pictures one = sha -> sha.equals(picture.sha()) ? Optional.of(picture) : Optional.empty();
     return new Composer(Specimen.TYPEFACES)
-        .compose(StartingLayout.AXIS.on(wrap, Specimen.BOOK, background), wrap, Specimen.BOOK, one);
+        .compose(
+            StartingLayout.AXIS.on(wrap, Specimen.BOOK, Specimen.on(background)),
+            wrap,
+            Specimen.BOOK,
+            one);
   }
 
   @Test
@@ -98,7 +102,7 @@ public class EbookCoverTest {
   public void pixelsAndPressFileAgree() throws IOException {
     Artwork art =
         Specimen.artwork(
-            240, StartingLayout.LEDGER, Background.plain(new Colour(0xe9e2d0)), Pictures.NONE);
+            240, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0xe9e2d0)), Pictures.NONE);
     BufferedImage ours = ArtworkRaster.render(art, 300);
     Path pdf = Tool.file("wrap.pdf", PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
     Path page = pdf.resolveSibling("page");
@@ -146,9 +150,7 @@ public class EbookCoverTest {
     Artwork art =
         new Composer(Specimen.TYPEFACES)
             .compose(
-                new app.reglet.core.design.Design(
-                    Background.plain(new Colour(0)).withPicture(picture.sha()),
-                    java.util.List.of()),
+                Specimen.on(Ground.plain(new Colour.Rgb(0)).withPicture(picture.sha())),
                 wrap,
                 Specimen.BOOK,
                 one);

@@ -8,9 +8,9 @@ import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Laid;
 import app.reglet.core.check.Subject;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Box;
@@ -23,8 +23,8 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
@@ -36,7 +36,7 @@ import org.testng.annotations.Test;
 
 /** What holds for a paperback must hold at every house, in every binding and both directions. */
 public class EverywhereTest {
-  private static final Background GROUND = Background.plain(new Colour(0xe9e2d0));
+  private static final Design GROUND = Specimen.on(Ground.plain(new Colour.Rgb(0xe9e2d0)));
   private static final Composer COMPOSER = new Composer(Specimen.TYPEFACES);
 
   @DataProvider
@@ -81,7 +81,7 @@ public class EverywhereTest {
         }
         for (Zone z : wrap.zones()) {
           if (z.kind() == Zone.Kind.HINGE || z.kind() == Zone.Kind.BARCODE) {
-            assertThat(words.ink().overlaps(z.box()))
+            assertThat(words.ink().overlaps(z.box(), Length.ZERO))
                 .as(Everywhere.named(wrap) + ": " + words.name() + " on the " + z.kind())
                 .isFalse();
           }
@@ -89,7 +89,9 @@ public class EverywhereTest {
         assertThat(wrap.folds())
             .as(Everywhere.named(wrap) + ": " + words.name())
             .noneMatch(
-                f -> f.x().isMoreThan(words.ink().left()) && f.x().isLessThan(words.ink().right()));
+                f ->
+                    f.x().isMoreThan(words.inked().left())
+                        && f.x().isLessThan(words.inked().right()));
       }
     }
   }
@@ -106,14 +108,14 @@ public class EverywhereTest {
       Length grown = after.spine().stated().minus(before.spine().stated());
       boolean ltr = before.spec().turn() == app.reglet.core.book.PageTurn.LTR;
       Design design = layout.on(before, Specimen.BOOK, GROUND);
-      for (Piece piece : design.pieces()) {
-        Optional<Box> a = piece.pins().on(before);
-        Optional<Box> b = piece.pins().on(after);
+      for (Piece piece : design.outside().pieces()) {
+        Optional<Box> a = piece.anchors().on(before);
+        Optional<Box> b = piece.anchors().on(after);
         assertThat(b.isPresent()).isEqualTo(a.isPresent());
         if (a.isEmpty()) {
           continue;
         }
-        PanelKind on = piece.pins().across().region().panel();
+        PanelKind on = piece.anchors().across().region().panel();
         String what = Everywhere.named(before) + ": " + piece.name();
         if (on == PanelKind.FRONT || on == PanelKind.BACK) {
           boolean moves = (on == PanelKind.FRONT) == ltr;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.pdf.PressFile;
@@ -219,7 +219,7 @@ public class PictureFilesTest {
         Specimen.artwork(
             320,
             StartingLayout.AXIS,
-            Background.plain(new Colour(UNDER)).withPicture(picture.sha()),
+            Ground.plain(new Colour.Rgb(UNDER)).withPicture(picture.sha()),
             sha -> Optional.of(picture));
     Path file = Tool.file("wrap.pdf", new byte[0]);
     try (OutputStream out = Files.newOutputStream(file)) {

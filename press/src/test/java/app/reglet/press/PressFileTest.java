@@ -5,19 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
-import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
 import app.reglet.press.art.Mark;
+import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
-import app.reglet.press.svg.ArtworkSvg;
+import app.reglet.press.svg.SvgPainter;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
@@ -131,7 +130,7 @@ public class PressFileTest {
             .filter(Laid.Barcode.class::isInstance)
             .findFirst()
             .orElseThrow()
-            .box();
+            .extent();
     int y = (int) box.centreY().minus(app.reglet.core.measure.Length.mm("2")).toPixels(150);
     int dark = 0;
     for (int x = (int) symbol.left().toPixels(150); x < symbol.right().toPixels(150); x++) {
@@ -146,19 +145,22 @@ public class PressFileTest {
     Artwork art = Specimen.plain(320);
     Set<String> listed = new HashSet<>();
     int runs = 0;
-    for (Mark m : art.marks()) {
+    for (Mark m : Specimen.flat(art)) {
       if (m instanceof Mark.Glyphs g) {
         runs++;
         for (int id : g.glyphs()) {
           if (!g.face().outline(id).getBounds2D().isEmpty()) {
-            listed.add("glyph-" + g.face().id() + "-" + id);
+            listed.add(g.face().id() + "-" + id);
           }
         }
       }
     }
-    String svg = ArtworkSvg.document(art, p -> "");
+    String svg = SvgPainter.document(art, app.reglet.press.golden.Golden.ADDRESSES);
     Set<String> drawn = new HashSet<>();
-    Matcher m = Pattern.compile("<use href=\"#(glyph-[^\"]+)\"").matcher(svg);
+    Matcher m =
+        Pattern.compile(
+                "<use href=\"#a-(?:title|subtitle|author|blurb|spine-title|spine-author|barcode-1)-([^\"]+)\"")
+            .matcher(svg);
     while (m.find()) {
       drawn.add(m.group(1));
     }
@@ -174,7 +176,7 @@ public class PressFileTest {
     Artwork art = Specimen.plain(320);
     String text = Tool.ok("pdftotext", "-bbox", pdf(art).toString(), "-");
     int compared = 0;
-    for (Mark m : art.marks()) {
+    for (Mark m : Specimen.flat(art)) {
       if (m instanceof Mark.Glyphs g && g.place().getShearX() == 0 && g.text().matches("[A-Z].*")) {
         double start = g.place().getTranslateX() * 72 / 25.4;
         String word = Pattern.quote(g.text().split(" ")[0]);
@@ -197,7 +199,7 @@ public class PressFileTest {
           Specimen.artwork(
               320,
               StartingLayout.AXIS,
-              Background.plain(Colour.BLACK).withPicture(picture.sha()),
+              Ground.plain(Colour.BLACK).withPicture(picture.sha()),
               sha -> Optional.of(picture));
       Path file = pdf(art);
       String row =
@@ -228,7 +230,7 @@ public class PressFileTest {
         Specimen.artwork(
             100,
             StartingLayout.AXIS,
-            Background.plain(Colour.BLACK).withPicture(picture.sha()),
+            Ground.plain(Colour.BLACK).withPicture(picture.sha()),
             sha -> Optional.of(picture));
     Path file = pdf(art);
     Path png = file.resolveSibling("page");
@@ -267,7 +269,7 @@ public class PressFileTest {
           Specimen.artwork(
               100,
               StartingLayout.AXIS,
-              Background.plain(Colour.BLACK).withPicture(p.sha()),
+              Ground.plain(Colour.BLACK).withPicture(p.sha()),
               sha -> Optional.of(p));
       Path file = pdf(art);
       Path png = file.resolveSibling("page");
@@ -305,8 +307,7 @@ public class PressFileTest {
       Artwork art =
           new Composer(Specimen.TYPEFACES)
               .compose(
-                  new Design(
-                      Background.plain(new Colour(0x24564a)).withPicture(picture.sha()), List.of()),
+                  Specimen.on(Ground.plain(new Colour.Rgb(0x24564a)).withPicture(picture.sha())),
                   Specimen.wrap(100),
                   Specimen.BOOK,
                   sha -> Optional.of(picture));
@@ -325,18 +326,19 @@ public class PressFileTest {
     String words = Tool.ok("pdftotext", pdf(Specimen.plain(320)).toString(), "-");
     assertThat(words).doesNotContain("Barcode area");
     Artwork art = Specimen.plain(320);
-    assertThat(art.marks()).noneMatch(m -> m.piece().contains("guide"));
+    assertThat(art.marks()).noneMatch(m -> m.name().contains("guide"));
   }
 
   @Test
   public void namedFromItsFacts() {
-    assertThat(PressFile.name(Specimen.BOOK, Specimen.wrap(100), "wrap", 7))
-        .isEqualTo("the-salt-ledger_wrap_6x9in_100pp_r7.pdf");
+    assertThat(PressFile.name(Specimen.BOOK, Specimen.wrap(100), "wrap", 7, 3, "pdf"))
+        .isEqualTo("the-salt-ledger_wrap_gannet-and-gauge_6x9in_100pp_r7_no3.pdf");
     Book odd = new Book("  ../é/\"x\"  ", "", "", "", "", Optional.empty(), "");
-    assertThat(PressFile.name(odd, Specimen.wrap(100), "wrap", 1))
-        .isEqualTo("é-x_wrap_6x9in_100pp_r1.pdf");
+    assertThat(PressFile.name(odd, Specimen.wrap(100), "wrap", 1, 1, "pdf"))
+        .isEqualTo("é-x_wrap_gannet-and-gauge_6x9in_100pp_r1_no1.pdf");
     Book none = new Book("???", "", "", "", "", Optional.empty(), "");
-    assertThat(PressFile.name(none, Specimen.wrap(100), "wrap", 1)).startsWith("untitled_");
+    assertThat(PressFile.name(none, Specimen.wrap(100), "wrap", 1, 1, "pdf"))
+        .startsWith("untitled_");
   }
 
   @Test
@@ -345,7 +347,7 @@ public class PressFileTest {
       for (int pages : new int[] {80, 320, 842}) {
         Artwork art =
             Specimen.artwork(
-                pages, layout, Background.plain(Colour.WHITE), app.reglet.press.art.Pictures.NONE);
+                pages, layout, Ground.plain(Colour.WHITE), app.reglet.press.compose.Pictures.NONE);
         var findings =
             app.reglet.core.check.Check.run(
                 new app.reglet.core.check.Subject(

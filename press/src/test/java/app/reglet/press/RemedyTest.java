@@ -6,22 +6,23 @@ import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Subject;
-import app.reglet.core.design.Background;
+import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
-import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
-import app.reglet.core.design.Pins;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
+import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.art.Composer;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.type.Typeface;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,21 +48,31 @@ public class RemedyTest {
         .toList();
   }
 
-  private static Design words(Typeface face, String text, Content.Align align, Random random) {
-    Content.Words words =
-        new Content.Words(
+  private static Design words(Typeface face, String text, Words.Align align, Random random) {
+    Words words =
+        Words.of(
+                null,
+                text,
+                face.id(),
+                Length.mm(String.valueOf(8 + random.nextInt(25))),
+                Colour.BLACK)
+            .aligned(align, Words.VerticalAlign.values()[random.nextInt(3)])
+            .withLeading(1.1);
+    Words mixed =
+        new Words(
             null,
             text,
-            face.id(),
-            Length.mm(String.valueOf(8 + random.nextInt(25))),
+            words.face(),
+            words.size(),
             true,
-            Colour.BLACK,
-            align,
-            Content.Stand.values()[random.nextInt(3)],
+            words.paint(),
+            null,
+            words.align(),
+            words.vertical(),
             1.1,
             random.nextInt(4) == 0,
             random.nextInt(3) * 20,
-            Content.Turn.LEVEL);
+            Words.Direction.LEVEL);
     Box safe = Specimen.wrap(320).panel(PanelKind.FRONT).orElseThrow().safe();
     Box there =
         new Box(
@@ -69,15 +80,15 @@ public class RemedyTest {
             safe.top().plus(Length.nearMm(random.nextInt(230) - 12 + 0.456)),
             Length.nearMm(40 + random.nextInt(150)),
             Length.nearMm(12 + random.nextInt(60)));
-    Pins pins =
-        Pins.hung(
+    Anchors pins =
+        Anchors.hung(
             Region.safe(PanelKind.FRONT),
             Span.Hold.values()[random.nextInt(3)],
             Span.Hold.values()[random.nextInt(3)],
             there,
             Specimen.wrap(320));
-    return new Design(
-        Background.plain(Colour.WHITE), List.of(new Piece("w", "Words", pins, words)));
+    return Specimen.on(Ground.plain(Colour.WHITE))
+        .changed(PrintedSide.OUTSIDE, c -> c.plus(new Piece("w", "Words", pins, mixed)));
   }
 
   @Test
@@ -88,7 +99,7 @@ public class RemedyTest {
     List<String> still = new ArrayList<>();
     for (Typeface face : Specimen.TYPEFACES.all()) {
       for (String title : TITLES) {
-        for (Content.Align align : Content.Align.values()) {
+        for (Words.Align align : Words.Align.values()) {
           Design design = words(face, title, align, random);
           List<Finding> findings = found(design, wrap);
           if (findings.isEmpty()) {

@@ -5,8 +5,10 @@ import app.reglet.core.book.Book;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.RuleSheetReader;
@@ -15,8 +17,9 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.art.Mark;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.type.Typefaces;
@@ -29,7 +32,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 
 /** A made-up book, its wraps and pictures, for the tests of this module. */
@@ -74,21 +79,38 @@ public final class Specimen {
   }
 
   public static Artwork artwork(
-      int pages, StartingLayout layout, Background background, Pictures pictures) {
+      int pages, StartingLayout layout, Ground background, Pictures pictures) {
     Wrap wrap = wrap(pages);
-    return new Composer(TYPEFACES).compose(layout.on(wrap, BOOK, background), wrap, BOOK, pictures);
+    return new Composer(TYPEFACES)
+        .compose(layout.on(wrap, BOOK, on(background)), wrap, BOOK, pictures);
+  }
+
+  /** A design with a ground and nothing on it. */
+  public static Design on(Ground ground) {
+    return Design.EMPTY.changed(PrintedSide.OUTSIDE, c -> c.withGround(ground));
+  }
+
+  /** Every mark that is no group, those in groups too. */
+  public static List<Mark> flat(Artwork art) {
+    return art.marks().stream().flatMap(Specimen::flat).toList();
+  }
+
+  private static Stream<Mark> flat(Mark mark) {
+    return mark instanceof Mark.Group g
+        ? g.marks().stream().flatMap(Specimen::flat)
+        : Stream.of(mark);
   }
 
   /** A plain layout on any wrap. */
   public static Artwork on(Wrap wrap) {
-    Background background = Background.plain(new Colour(0xe9e2d0));
+    Ground background = Ground.plain(new Colour.Rgb(0xe9e2d0));
     return new Composer(TYPEFACES)
-        .compose(StartingLayout.TIDEMARK.on(wrap, BOOK, background), wrap, BOOK, Pictures.NONE);
+        .compose(StartingLayout.TIDEMARK.on(wrap, BOOK, on(background)), wrap, BOOK, Pictures.NONE);
   }
 
   public static Artwork plain(int pages) {
     return artwork(
-        pages, StartingLayout.LEDGER, Background.plain(new Colour(0xe9e2d0)), Pictures.NONE);
+        pages, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0xe9e2d0)), Pictures.NONE);
   }
 
   /** Red top left, green top right, blue bottom left, white bottom right. */

@@ -16,7 +16,9 @@ public class BranchTest {
 
   private Answer does(String path, String... field) throws IOException {
     Map<String, String> form =
-        field.length == 0 ? Map.of("base", base) : Map.of("base", base, field[0], field[1]);
+        field.length == 0
+            ? Map.of("base", base)
+            : Map.of("base", base, "edit", "layout", field[0], field[1]);
     Answer a = web.post(bench + path, form);
     assertThat(a.status()).as(a.body()).isEqualTo(200);
     base = a.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
@@ -46,10 +48,10 @@ public class BranchTest {
             "320"));
     bench = "/editions/" + id + "/bench";
     base = web.get(bench).find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
-    assertThat(hasBand(does("/layout", "layout", "ledger"))).isFalse(); // 1
-    assertThat(hasBand(does("/layout", "layout", "tidemark"))).isTrue(); // 2, on 1
+    assertThat(hasBand(does("/edits", "layout", "ledger"))).isFalse(); // 1
+    assertThat(hasBand(does("/edits", "layout", "tidemark"))).isTrue(); // 2, on 1
     assertThat(hasBand(does("/undo"))).isFalse();
-    does("/layout", "layout", "axis"); // 3, on 1: a branch
+    does("/edits", "layout", "axis"); // 3, on 1: a branch
     assertThat(base).isEqualTo("3");
     assertThat(hasBand(does("/undo"))).isFalse();
     assertThat(base).isEqualTo("1");

@@ -56,9 +56,8 @@ public class BrokenTest {
       Web web = reglet.web();
       Answer titles = web.get("/titles");
       assertThat(titles.status()).isEqualTo(200);
-      assertThat(titles.body())
-          .contains("The Salt Ledger", "Knots for Slow Water", "Broken. ")
-          .contains(sentence);
+      assertThat(titles.body()).contains("The Salt Ledger", "Knots for Slow Water");
+      assertThat(said(web, titles)).contains("Broken. ", sentence);
       for (String place :
           List.of(
               "docket",
@@ -83,12 +82,18 @@ public class BrokenTest {
     }
     Web web = reglet.web();
     String way =
-        web.get("/titles").find("action=\"/editions/1/repair\".*?name=\"way\" value=\"(\\w+)\"");
+        new Answer(200, said(web, web.get("/titles")), "", 0)
+            .find("action=\"/editions/1/repair\".*?name=\"way\" value=\"(\\w+)\"");
     Answer mended = web.post("/editions/1/repair", List.of(Map.entry("way", way)), false);
     assertThat(mended.status()).isEqualTo(302);
     assertThat(web.get("/editions/1/docket").status()).isEqualTo(200);
     assertThat(web.get("/editions/1/bench").status()).isEqualTo(200);
-    assertThat(web.get("/titles").body()).doesNotContain("Broken. ");
+    assertThat(said(web, web.get("/titles"))).doesNotContain("Broken. ");
+  }
+
+  /** What the list says of the first edition: in itself, or in its line when it is looked at. */
+  private static String said(Web web, Answer titles) throws Exception {
+    return titles.body().contains("Broken. ") ? titles.body() : web.get("/editions/1/tally").body();
   }
 
   @Test

@@ -63,8 +63,12 @@ public class ConflictTest {
                 return reglet
                     .web()
                     .post(
-                        "/editions/1/bench/pieces/title/box",
+                        "/editions/1/bench/edits",
                         Map.of(
+                            "edit",
+                            "place",
+                            "piece",
+                            "title",
                             "base",
                             base,
                             "from",
@@ -88,7 +92,9 @@ public class ConflictTest {
     Web web = reglet.web();
     for (int round = 0; round < 6; round++) {
       for (String layout : List.of("tidemark", "ledger")) {
-        web.post("/editions/5/bench/layout", Map.of("base", base(web, "5"), "layout", layout));
+        web.post(
+            "/editions/5/bench/edits",
+            Map.of("edit", "layout", "base", base(web, "5"), "layout", layout));
       }
       String base = base(web, "5");
       oneTakenTheOthersTold(
@@ -148,7 +154,9 @@ public class ConflictTest {
     Web web = reglet.web();
     String version = web.get("/editions/4/docket").find("name=\"version\" value=\"([\\d.]+)\"");
     Answer cover =
-        web.post("/editions/4/bench/layout", Map.of("base", base(web, "4"), "layout", "tidemark"));
+        web.post(
+            "/editions/4/bench/edits",
+            Map.of("edit", "layout", "base", base(web, "4"), "layout", "tidemark"));
     assertThat(cover.status()).as(cover.body()).isEqualTo(200);
     Answer docket =
         web.post("/editions/4/docket", Map.of("version", version, "author", "Wenna Carlyon"));

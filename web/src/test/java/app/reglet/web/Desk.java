@@ -106,12 +106,12 @@ final class Desk {
 
   /** A piece's box on the sheet, mm: x, y, width, height. */
   double[] box(String piece) {
-    Locator rect = page.locator("#sheet .hold[data-piece='" + piece + "'] > rect").first();
-    return new double[] {
-      Double.parseDouble(rect.getAttribute("x")), Double.parseDouble(rect.getAttribute("y")),
-      Double.parseDouble(rect.getAttribute("width")),
-          Double.parseDouble(rect.getAttribute("height"))
-    };
+    Object box =
+        page.evaluate(
+            "id => JSON.parse(document.getElementById('model').textContent).pieces.find(p => p.id === id).box",
+            piece);
+    return ((java.util.List<?>) box)
+        .stream().mapToDouble(n -> ((Number) n).doubleValue()).toArray();
   }
 
   String text(String selector) {

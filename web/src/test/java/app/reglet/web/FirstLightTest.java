@@ -66,7 +66,7 @@ public class FirstLightTest {
   }
 
   private static double foldAt(Page page, int index) {
-    String d = page.locator("#sheet .guide-fold.halo").nth(index).getAttribute("d");
+    String d = page.locator("#sheet .guide-fold > path").nth(index).getAttribute("d");
     Matcher m = Pattern.compile("M([\\d.]+) ").matcher(d);
     assertThat(m.find()).isTrue();
     return Double.parseDouble(m.group(1));
@@ -80,7 +80,8 @@ public class FirstLightTest {
     assertThat(desk.page.locator("#made .fits").first()).hasText("fits");
     Download download = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
     assertThat(download.suggestedFilename())
-        .matches("a-lantern-for-low-water_wrap_6x9in_(100|320)pp_r\\d+\\.pdf");
+        .matches(
+            "a-lantern-for-low-water_wrap_gannet-and-gauge_6x9in_(100|320)pp_r\\d+_no\\d+\\.pdf");
     Path to;
     try {
       to = Files.createTempDirectory("press").resolve(download.suggestedFilename());

@@ -119,36 +119,61 @@ public class PagesTest {
       {"GET", "/pictures/zz/preview", "", 404},
       {"GET", "/pictures/" + "0".repeat(64) + "/preview", "", 404},
       {"GET", "/nowhere", "", 404},
-      {"POST", "/editions/1/bench/layout", "base=x&layout=axis", 400},
-      {"POST", "/editions/1/bench/layout", "base=999&layout=axis", 409},
-      {"POST", "/editions/1/bench/layout", "base=2&layout=zigzag", 400},
-      {"POST", "/editions/1/bench/layout", "layout=axis", 400},
-      {"POST", "/editions/1/bench/pieces/none/off", "base=2", 400},
-      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=1&top=1&width=-4&height=2", 400},
-      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=900&top=1&width=4&height=2", 400},
-      {"POST", "/editions/1/bench/pieces/title/box", "base=2&left=a&top=b&width=c&height=d", 400},
+      {"POST", "/editions/1/bench/edits", "edit=layout&base=x&layout=axis", 400},
+      {"POST", "/editions/1/bench/edits", "edit=layout&base=999&layout=axis", 409},
+      {"POST", "/editions/1/bench/edits", "edit=layout&base=2&layout=zigzag", 400},
+      {"POST", "/editions/1/bench/edits", "edit=layout&layout=axis", 400},
+      {"POST", "/editions/1/bench/edits", "edit=remove&piece=none&base=2", 400},
       {
         "POST",
-        "/editions/1/bench/pieces/title/hang",
-        "base=2&region=moon&across=START&down=START",
-        400
-      },
-      {"POST", "/editions/1/bench/pieces/title/words", "base=2", 400},
-      {
-        "POST",
-        "/editions/1/bench/pieces/title/words",
-        "base=2&source=title&face=none&size=9&colour=%23000000&align=LEFT&stand=TOP&turn=LEVEL&leading=1&tracking=0",
+        "/editions/1/bench/edits",
+        "edit=place&piece=title&from=sheet&base=2&left=1&top=1&width=-4&height=2",
         400
       },
       {
         "POST",
-        "/editions/1/bench/pieces/title/words",
-        "base=2&source=title&face=cinzel&size=9&colour=red&align=LEFT&stand=TOP&turn=LEVEL&leading=NaN&tracking=0",
+        "/editions/1/bench/edits",
+        "edit=place&piece=title&from=sheet&base=2&left=900&top=1&width=4&height=2",
         400
       },
-      {"POST", "/editions/1/bench/background", "base=2&colour=%23ffffff&focusX=9&focusY=0", 400},
-      {"POST", "/editions/1/bench/add", "base=2&what=moon:title", 400},
-      {"POST", "/editions/1/bench/remedy", "base=2&code=none&choice=-1", 400},
+      {
+        "POST",
+        "/editions/1/bench/edits",
+        "edit=place&piece=title&from=sheet&base=2&left=a&top=b&width=c&height=d",
+        400
+      },
+      {
+        "POST",
+        "/editions/1/bench/edits",
+        "edit=hang&piece=title&base=2&region=moon&across=START&holdDown=START",
+        400
+      },
+      {"POST", "/editions/1/bench/edits", "base=2", 400},
+      {"POST", "/editions/1/bench/edits", "edit=fly&base=2", 400},
+      {"POST", "/editions/1/bench/edits", "edit=move&piece=title&base=2&right=1e99&down=0", 400},
+      {"POST", "/editions/1/bench/edits", "edit=group&piece=title&base=2", 400},
+      {"POST", "/editions/1/bench/edits", "edit=turn&piece=title&base=2&angle=NaN", 400},
+      {"POST", "/editions/1/bench/edits", "edit=swatch&name=(&colour=%23fff&base=2", 400},
+      {
+        "POST",
+        "/editions/1/bench/edits",
+        "edit=set&piece=title&base=2&source=title&face=none&size=9&colour=%23000000&align=LEFT&vertical=TOP&direction=LEVEL&leading=1&tracking=0",
+        400
+      },
+      {
+        "POST",
+        "/editions/1/bench/edits",
+        "edit=set&piece=title&base=2&source=title&face=cinzel&size=9&colour=red&align=LEFT&vertical=TOP&direction=LEVEL&leading=NaN&tracking=0",
+        400
+      },
+      {
+        "POST",
+        "/editions/1/bench/edits",
+        "edit=ground&base=2&colour=%23ffffff&focusX=9&focusY=0",
+        400
+      },
+      {"POST", "/editions/1/bench/edits", "edit=add&base=2&what=moon:title", 400},
+      {"POST", "/editions/1/bench/edits", "edit=mend&base=2&code=none&choice=-1", 400},
       {"POST", "/editions/1/bench/picture", "base=2", 400},
       {"POST", "/editions/1/docket", "version=99.99", 409},
       {"POST", "/editions/1/docket/remedy", "code=x&choice=7", 400},

@@ -69,7 +69,7 @@ public class UpgradeTest {
       Covers covers = reglet.getBean(Covers.class);
       Cover cover = covers.of(edition, Unit.IN);
       // 100 × 0.0022, as it was; 100 × 0.002252 is only offered
-      assertThat(cover.measured().spine().stated()).isEqualTo(Length.in("0.22"));
+      assertThat(cover.sheet().spine().stated()).isEqualTo(Length.in("0.22"));
       assertThat(covers.newerSheet(cover).orElseThrow().sentence()).contains("spine +0.0052 in");
     }
     // started again, nothing becomes a third version

@@ -1,21 +1,68 @@
 package app.reglet.core.book;
 
+import java.util.Set;
+
 /** How a cover is joined to the book block, in the trade's words. */
 public enum Binding {
-  PERFECT_BOUND("perfect-bound", "Perfect bound"),
-  SADDLE_STITCHED("saddle-stitched", "Saddle stitched"),
-  FLAPPED("flapped", "Flapped paperback"),
-  CASE_LAMINATE("case-laminate", "Case laminate"),
-  DUST_JACKET("dust-jacket", "Dust jacket"),
+  PERFECT_BOUND("perfect-bound", "Perfect bound", Has.PAGES, Has.SPINE, Has.BACK, Has.INSIDE),
+  SADDLE_STITCHED("saddle-stitched", "Saddle stitched", Has.PAGES, Has.BACK, Has.INSIDE),
+  FLAPPED("flapped", "Flapped paperback", Has.PAGES, Has.SPINE, Has.BACK, Has.FLAPS, Has.INSIDE),
+  CASE_LAMINATE("case-laminate", "Case laminate", Has.PAGES, Has.SPINE, Has.BACK),
+  DUST_JACKET("dust-jacket", "Dust jacket", Has.PAGES, Has.SPINE, Has.BACK, Has.FLAPS),
   /** No binding at all: the front alone, on a screen. */
-  EBOOK("ebook", "Ebook cover");
+  EBOOK("ebook", "Ebook cover", Has.PIXELS);
+
+  /** What a cover of a binding has. */
+  public enum Has {
+    /** Pages and paper, which its measures depend on. */
+    PAGES,
+    /** A spine that words may stand on. */
+    SPINE,
+    /** A back, with a barcode on it. */
+    BACK,
+    /** Flaps, if they are asked for. */
+    FLAPS,
+    /** An inside that may be printed. */
+    INSIDE,
+    /** Pixels for a measure instead of lengths on paper. */
+    PIXELS
+  }
 
   private final String id;
   private final String title;
+  private final Set<Has> has;
 
-  Binding(String id, String title) {
+  Binding(String id, String title, Has... has) {
     this.id = id;
     this.title = title;
+    this.has = Set.of(has);
+  }
+
+  /** Whether a cover of this binding has something. */
+  public boolean has(Has what) {
+    return has.contains(what);
+  }
+
+  /** Whether its measures depend on a page count and a paper. */
+  public boolean hasPages() {
+    return has(Has.PAGES);
+  }
+
+  public boolean hasSpine() {
+    return has(Has.SPINE);
+  }
+
+  public boolean hasBack() {
+    return has(Has.BACK);
+  }
+
+  public boolean hasFlaps() {
+    return has(Has.FLAPS);
+  }
+
+  /** Whether it is measured in pixels. */
+  public boolean isInPixels() {
+    return has(Has.PIXELS);
   }
 
   /** The name used in documents and addresses. */

@@ -12,40 +12,43 @@ public final class BarcodeAreaClear implements Check {
   public List<Finding> find(Subject s) {
     List<Finding> findings = new ArrayList<>();
     Box area = s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK).map(Zone::box).orElse(null);
-    boolean overBarcode = false;
+    List<Laid> codes = new ArrayList<>();
     for (Laid l : s.laid()) {
-      overBarcode |= l instanceof Laid.Barcode;
-      if (l instanceof Laid.Words w
-          && area != null
-          && !w.ink().isEmpty()
-          && w.ink().overlaps(area)) {
-        findings.add(
-            covered(
-                l,
-                area,
-                "“"
-                    + l.name()
-                    + "” stands in the barcode area of "
-                    + area.size().brief(s.unit())
-                    + ".",
-                "words in the area"));
-      } else if (overBarcode && l instanceof Laid.Area && overlapsBarcode(s, l.box())) {
-        findings.add(
-            covered(
-                l,
-                l.box(),
-                "“" + l.name() + "” lies over the barcode: send it back or move it.",
-                "over the barcode"));
+      if (l instanceof Laid.Barcode) {
+        codes.add(l);
+      } else if (l instanceof Laid.Words w) {
+        if (area != null && Tolerance.overlaps(w.ink(), area)) {
+          findings.add(words(s, w, area));
+        }
+      } else if (codes.stream().anyMatch(c -> Tolerance.overlap(c.outline(), l.outline()))) {
+        findings.add(over(l));
       }
     }
     return findings;
   }
 
-  private static boolean overlapsBarcode(Subject s, Box box) {
-    return s.laid().stream().anyMatch(l -> l instanceof Laid.Barcode && l.box().overlaps(box));
+  private static Finding words(Subject s, Laid.Words w, Box area) {
+    return covered(
+        w,
+        area,
+        "“" + w.name() + "” stands in the barcode area of " + area.size().brief(s.unit()) + ".",
+        "words in the area",
+        new Remedy.ClearOfBarcode(w.piece()),
+        new Remedy.TakeOff(w.piece(), w.name()));
   }
 
-  private static Finding covered(Laid l, Box place, String sentence, String measured) {
+  private static Finding over(Laid l) {
+    return covered(
+        l,
+        l.extent(),
+        "“" + l.name() + "” lies over the barcode: send it behind or move it.",
+        "over the barcode",
+        new Remedy.BehindBarcode(l.piece()),
+        new Remedy.TakeOff(l.piece(), l.name()));
+  }
+
+  private static Finding covered(
+      Laid l, Box place, String sentence, String measured, Remedy... remedies) {
     return Finding.ofPiece(
         "barcode-area-covered",
         Finding.Severity.MEND,
@@ -54,6 +57,6 @@ public final class BarcodeAreaClear implements Check {
         sentence,
         measured,
         "nothing but the barcode",
-        new Remedy.TakeOff(l.piece()));
+        remedies);
   }
 }

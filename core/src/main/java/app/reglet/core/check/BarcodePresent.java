@@ -39,20 +39,20 @@ public final class BarcodePresent implements Check {
           : List.of();
     }
     return codes.stream()
-        .filter(c -> !area.contains(c.box()))
+        .filter(c -> !area.contains(c.extent(), Tolerance.OF_PLACE))
         .map(
             c ->
                 Finding.ofPiece(
                     "barcode-out-of-area",
                     Finding.Severity.LOOK,
                     c,
-                    c.box(),
+                    c.extent(),
                     "The barcode with its quiet zones, "
-                        + c.box().size().brief(s.unit())
+                        + c.extent().size().brief(s.unit())
                         + ", does not lie in the barcode area of "
                         + area.size().brief(s.unit())
                         + ".",
-                    c.box().size().brief(s.unit()),
+                    c.extent().size().brief(s.unit()),
                     "inside " + area.size().brief(s.unit()),
                     new Remedy.PlaceBarcode()))
         .toList();

@@ -15,7 +15,7 @@ public final class BleedReached implements Check {
   public List<Finding> find(Subject s) {
     return s.laid().stream()
         .filter(l -> l instanceof Laid.Area || l instanceof Laid.Picture)
-        .flatMap(l -> shortOf(s.wrap(), l.box()).map(gap -> finding(s, l, gap)).stream())
+        .flatMap(l -> shortOf(s.wrap(), l.extent()).map(gap -> finding(s, l, gap)).stream())
         .toList();
   }
 
@@ -25,7 +25,7 @@ public final class BleedReached implements Check {
         "bleed-not-reached",
         Finding.Severity.MEND,
         l,
-        l.box(),
+        l.extent(),
         "“"
             + l.name()
             + "” stops "

@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Outline;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -9,13 +10,19 @@ public sealed interface Laid {
 
   String name();
 
-  Box box();
+  /** What of the sheet it takes, as it is turned and cut; for words, their box. */
+  Outline outline();
+
+  /** The smallest upright box round its outline. */
+  default Box extent() {
+    return outline().bounds();
+  }
 
   /**
    * Set words.
    *
-   * @param box the box they were given
-   * @param ink what their glyphs cover; empty of area when there are no glyphs
+   * @param outline the box they were given, as it is turned
+   * @param ink what their glyphs cover; nothing when there are no glyphs
    * @param size the type size they came out at
    * @param overflowing whether they need more room than the box
    * @param missing characters the typeface has no glyph for
@@ -26,26 +33,31 @@ public sealed interface Laid {
   record Words(
       String piece,
       String name,
-      Box box,
-      Box ink,
+      Outline outline,
+      Outline ink,
       Length size,
       boolean overflowing,
       String missing,
       String face,
       Length largest)
-      implements Laid {}
+      implements Laid {
+    /** The smallest upright box round the ink; there must be some. */
+    public Box inked() {
+      return ink.bounds();
+    }
+  }
 
-  /** A flat area of colour. */
-  record Area(String piece, String name, Box box) implements Laid {}
+  /** An area of colour. */
+  record Area(String piece, String name, Outline outline) implements Laid {}
 
   /** The barcode, with its quiet zones. */
-  record Barcode(String piece, String name, Box box) implements Laid {}
+  record Barcode(String piece, String name, Outline outline) implements Laid {}
 
   /**
    * A picture.
    *
-   * @param box what of it shows
-   * @param ppi its pixels per inch at printed size
+   * @param outline what of it shows
+   * @param ppi its pixels per inch at printed size, the coarser way
    */
-  record Picture(String piece, String name, Box box, double ppi) implements Laid {}
+  record Picture(String piece, String name, Outline outline, double ppi) implements Laid {}
 }

@@ -11,9 +11,9 @@ final class OnSpine {
     return s.words()
         .filter(
             w ->
-                s.wrap().panelUnder(w.ink()).filter(p -> p.kind() == PanelKind.SPINE).isPresent()
+                s.wrap().panelUnder(w.inked()).filter(p -> p.kind() == PanelKind.SPINE).isPresent()
                     || s.wrap()
-                        .panelUnder(w.box())
+                        .panelUnder(w.extent())
                         .filter(p -> p.kind() == PanelKind.SPINE)
                         .isPresent());
   }

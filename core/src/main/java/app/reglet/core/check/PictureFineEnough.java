@@ -21,7 +21,7 @@ public final class PictureFineEnough implements Check {
                   coarse ? "picture-too-coarse" : "picture-soft",
                   coarse ? Finding.Severity.MEND : Finding.Severity.LOOK,
                   p,
-                  p.box(),
+                  p.extent(),
                   "“"
                       + p.name()
                       + "” has "

@@ -71,11 +71,31 @@ public sealed interface Remedy {
     }
   }
 
-  /** Take the piece off the cover. */
-  record TakeOff(String piece) implements Remedy {
+  /** Move words, or make their box smaller, so that they stand clear of the barcode area. */
+  record ClearOfBarcode(String piece) implements Remedy {
     @Override
     public String label(Unit unit) {
-      return "Take it off";
+      return "Move clear of the barcode area";
+    }
+  }
+
+  /** Put the piece behind the barcode. */
+  record BehindBarcode(String piece) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Send it behind the barcode";
+    }
+  }
+
+  /**
+   * Take the piece off the cover.
+   *
+   * @param name what people call it
+   */
+  record TakeOff(String piece, String name) implements Remedy {
+    @Override
+    public String label(Unit unit) {
+      return "Take “" + name + "” off";
     }
   }
 

@@ -27,7 +27,7 @@ public final class SpineTypeAllowed implements Check {
                     "spine-type-not-allowed",
                     Finding.Severity.MEND,
                     w,
-                    w.ink(),
+                    w.inked(),
                     "“"
                         + w.name()
                         + "” stands on the spine, where "
@@ -41,7 +41,7 @@ public final class SpineTypeAllowed implements Check {
                         + ".",
                     measured,
                     required,
-                    new Remedy.TakeOff(w.piece())))
+                    new Remedy.TakeOff(w.piece(), w.name())))
         .toList();
   }
 }

@@ -14,18 +14,18 @@ public final class SpineTypeFitsBand implements Check {
             spine -> {
               Box band = spine.safe();
               return OnSpine.words(s)
-                  .filter(w -> Tolerance.exceededBy(w.ink().width().minus(band.width())))
+                  .filter(w -> Tolerance.exceededBy(w.inked().width().minus(band.width())))
                   .map(
                       w ->
                           Finding.ofPiece(
                               "spine-type-too-big",
                               Finding.Severity.MEND,
                               w,
-                              w.ink(),
+                              w.inked(),
                               "“"
                                   + w.name()
                                   + "” is "
-                                  + s.say(w.ink().width())
+                                  + s.say(w.inked().width())
                                   + " across at "
                                   + w.size().brief(Unit.PT)
                                   + "; the spine leaves "
@@ -34,7 +34,7 @@ public final class SpineTypeFitsBand implements Check {
                                   + (w.largest().isPositive()
                                       ? ", room for " + w.largest().brief(Unit.PT) + "."
                                       : "."),
-                              s.say(w.ink().width()),
+                              s.say(w.inked().width()),
                               "at most " + s.say(band.width()),
                               new Remedy.FitWords(w.piece())));
             })

@@ -17,7 +17,7 @@ public final class SpineTypeLargeEnough implements Check {
                     "spine-type-too-small",
                     Finding.Severity.MEND,
                     w,
-                    w.ink(),
+                    w.inked(),
                     "“"
                         + w.name()
                         + "” comes out at "
@@ -29,7 +29,7 @@ public final class SpineTypeLargeEnough implements Check {
                         + ".",
                     w.size().brief(Unit.PT),
                     "at least " + least.brief(Unit.PT),
-                    new Remedy.TakeOff(w.piece())))
+                    new Remedy.TakeOff(w.piece(), w.name())))
         .toList();
   }
 }

@@ -26,7 +26,7 @@ public final class TrimOffered implements OfferCheck {
                 + spec.binding().title().toLowerCase()
                 + "; the nearest it offers is "
                 + nearest.brief(unit)
-                + (house.isShop() ? "." : ", for which the inside must be re-set."),
+                + (house.isInPixels() ? "." : ", for which the inside must be re-set."),
             trim.print(unit),
             nearest.print(unit),
             List.of(new Remedy.UseTrim(nearest))));

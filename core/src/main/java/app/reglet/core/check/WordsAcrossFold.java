@@ -14,13 +14,13 @@ public final class WordsAcrossFold implements Check {
         .forEach(
             w -> {
               for (Fold fold : s.wrap().folds()) {
-                if (crosses(fold, w.ink())) {
+                if (crosses(fold, w.inked())) {
                   findings.add(
                       Finding.ofPiece(
                           "words-across-fold",
                           Finding.Severity.MEND,
                           w,
-                          w.ink(),
+                          w.inked(),
                           "“"
                               + w.name()
                               + "” runs across the fold between "
@@ -30,8 +30,8 @@ public final class WordsAcrossFold implements Check {
                               + ", by "
                               + s.say(
                                   fold.x()
-                                      .minus(w.ink().left())
-                                      .min(w.ink().right().minus(fold.x())))
+                                      .minus(w.inked().left())
+                                      .min(w.inked().right().minus(fold.x())))
                               + ".",
                           "across the fold",
                           "clear of it",

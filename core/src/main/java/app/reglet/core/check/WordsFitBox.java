@@ -15,13 +15,13 @@ public final class WordsFitBox implements Check {
                     "words-overflow",
                     Finding.Severity.LOOK,
                     w,
-                    w.box(),
+                    w.extent(),
                     "“"
                         + w.name()
                         + "” at "
                         + w.size().brief(Unit.PT)
                         + " needs more room than its box of "
-                        + w.box().size().brief(s.unit())
+                        + w.extent().size().brief(s.unit())
                         + ".",
                     w.size().brief(Unit.PT),
                     "smaller type or a larger box",

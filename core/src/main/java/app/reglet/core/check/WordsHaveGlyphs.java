@@ -16,7 +16,7 @@ public final class WordsHaveGlyphs implements Check {
                     "glyph-missing",
                     Finding.Severity.MEND,
                     w,
-                    w.box(),
+                    w.extent(),
                     "“"
                         + w.name()
                         + "” has "

@@ -14,7 +14,7 @@ public final class WordsInsideSafe implements Check {
     s.words()
         .forEach(
             w -> {
-              Box ink = w.ink();
+              Box ink = w.inked();
               if (s.wrap().folds().stream().anyMatch(f -> WordsAcrossFold.crosses(f, ink))) {
                 return; // told by WordsAcrossFold
               }
@@ -27,7 +27,7 @@ public final class WordsInsideSafe implements Check {
               boolean spine = panel.get().kind() == PanelKind.SPINE;
               Length out = outside(ink, safe, spine);
               if (Tolerance.exceededBy(out)) {
-                boolean cut = !panel.get().trim().contains(ink);
+                boolean cut = !panel.get().trim().contains(ink, Tolerance.OF_PLACE);
                 findings.add(
                     Finding.ofPiece(
                         "words-outside-safe",
@@ -54,7 +54,7 @@ public final class WordsInsideSafe implements Check {
         "words-outside-safe",
         Finding.Severity.MEND,
         w,
-        w.ink(),
+        w.inked(),
         "“" + w.name() + "” lies off the cover.",
         "off the sheet",
         "inside a safe zone",

@@ -107,7 +107,7 @@ public final class SideBySide {
       RuleSheet house,
       BindingRules rules,
       Unit unitInForce) {
-    Unit unit = house.isShop() ? Unit.PX : unitInForce;
+    Unit unit = house.isInPixels() ? Unit.PX : unitInForce;
     Optional<Stock> stock = like(paper, house.stocks(), rules, asked, house);
     Specification plain =
         new Specification(
@@ -124,7 +124,7 @@ public final class SideBySide {
             asked.insidePrinted());
     // a screen has no trim and no inside: between paper and screen only the shape is carried
     Specification wished =
-        house.isShop()
+        house.isInPixels()
             ? plain.withTrim(rules.trims().nearestShape(asked.trim())).withInsidePrinted(false)
             : asked.binding() == Binding.EBOOK
                 ? plain.withTrim(rules.trims().nearestShape(asked.trim()))

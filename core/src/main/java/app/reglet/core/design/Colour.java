@@ -1,51 +1,170 @@
 package app.reglet.core.design;
 
 import app.reglet.core.Refusal;
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonValue;
-import java.util.Locale;
 
 /**
- * A colour of the design, in sRGB (IEC 61966-2-1), 8 bits a channel.
- *
- * @param rgb 0xRRGGBB
+ * A colour of the design: given directly in a space of its own, or by the name it has in the
+ * design's palette. A further space (a spot ink) is a further {@link Solid}.
  */
-public record Colour(int rgb) {
-  public static final Colour WHITE = new Colour(0xffffff);
-  public static final Colour BLACK = new Colour(0x000000);
+public sealed interface Colour permits Colour.Solid, Colour.Swatch {
+  Rgb WHITE = new Rgb(0xffffff);
+  Rgb BLACK = new Rgb(0x000000);
+
+  /** The ink of bars and figures that a scanner must read: black alone. */
+  Cmyk BLACK_INK = new Cmyk(0, 0, 0, 100);
+
+  /** As people type it and documents keep it; {@link #parse} reads it back to the same value. */
+  String text();
 
   /**
-   * Reads {@code #rrggbb} or {@code #rgb}.
+   * Reads {@code #1f4b4d}, {@code #abc}, {@code rgb(31, 75, 77)}, {@code cmyk(60, 40, 40, 100)}
+   * also as {@code C60 M40 Y40 K100} or {@code 60/40/40/100}, {@code gray(50)}, {@code
+   * swatch(Ink)}.
    *
-   * @throws Refusal when it is neither
+   * @throws Refusal when it is none of these
    */
-  @JsonCreator
-  public static Colour parse(String text) {
-    String hex = text == null ? "" : text.strip().toLowerCase(Locale.ROOT);
-    if (hex.matches("#?[0-9a-f]{3}")) {
-      hex = hex.replace("#", "").replaceAll("(.)", "$1$1");
+  static Colour parse(String typed) {
+    return ColourParser.parse(typed);
+  }
+
+  /** Reads a colour that is no swatch. */
+  static Solid parseSolid(String typed) {
+    if (parse(typed) instanceof Solid solid) {
+      return solid;
     }
-    if (!hex.matches("#?[0-9a-f]{6}")) {
-      throw new Refusal(
-          "“" + text + "” is no colour: write # and six digits from 0 to f, such as #2b3f4a.");
+    throw new Refusal("“" + typed + "” is a swatch: a palette's colours are given directly.");
+  }
+
+  /** A colour that says itself what is printed. */
+  sealed interface Solid extends Colour permits Rgb, Cmyk, Gray {
+    /**
+     * About how it looks on a screen, sRGB as 0xRRGGBB. Without a press profile this is the plain
+     * conversion of device colours (ISO 32000-1, 10.3), no proof.
+     */
+    int onScreen();
+
+    /** {@link #onScreen} as {@code #rrggbb}. */
+    default String hex() {
+      return String.format(java.util.Locale.ROOT, "#%06x", onScreen());
     }
-    return new Colour(Integer.parseInt(hex.replace("#", ""), 16));
+
+    /** Relative luminance of {@link #onScreen}, roughly: 0 black to 1 white. */
+    default double lightness() {
+      int c = onScreen();
+      return (0.2126 * (c >> 16 & 0xff) + 0.7152 * (c >> 8 & 0xff) + 0.0722 * (c & 0xff)) / 255;
+    }
   }
 
-  @JsonValue
-  public String hex() {
-    return String.format(Locale.ROOT, "#%06x", rgb);
+  /**
+   * sRGB (IEC 61966-2-1), 8 bits a channel.
+   *
+   * @param rgb 0xRRGGBB
+   */
+  record Rgb(int rgb) implements Solid {
+    public Rgb {
+      if ((rgb & 0xff000000) != 0) {
+        throw new IllegalArgumentException("more than 24 bits: " + Integer.toHexString(rgb));
+      }
+    }
+
+    @Override
+    public String text() {
+      return hex();
+    }
+
+    @Override
+    public int onScreen() {
+      return rgb;
+    }
+
+    public double red() {
+      return (rgb >> 16 & 0xff) / 255.0;
+    }
+
+    public double green() {
+      return (rgb >> 8 & 0xff) / 255.0;
+    }
+
+    public double blue() {
+      return (rgb & 0xff) / 255.0;
+    }
   }
 
-  public double red() {
-    return (rgb >> 16 & 0xff) / 255.0;
+  /** Shares of the four process inks, 0 to 100 percent each. */
+  record Cmyk(double cyan, double magenta, double yellow, double black) implements Solid {
+    public Cmyk {
+      percent(cyan);
+      percent(magenta);
+      percent(yellow);
+      percent(black);
+    }
+
+    @Override
+    public String text() {
+      return "cmyk("
+          + ColourParser.plain(cyan)
+          + ", "
+          + ColourParser.plain(magenta)
+          + ", "
+          + ColourParser.plain(yellow)
+          + ", "
+          + ColourParser.plain(black)
+          + ")";
+    }
+
+    @Override
+    public int onScreen() {
+      return channel(cyan) << 16 | channel(magenta) << 8 | channel(yellow);
+    }
+
+    private int channel(double ink) {
+      return (int) Math.round(255 * (1 - Math.min(100, ink + black) / 100));
+    }
   }
 
-  public double green() {
-    return (rgb >> 8 & 0xff) / 255.0;
+  /**
+   * A tint of black.
+   *
+   * @param black 0 (none) to 100 percent
+   */
+  record Gray(double black) implements Solid {
+    public Gray {
+      percent(black);
+    }
+
+    @Override
+    public String text() {
+      return "gray(" + ColourParser.plain(black) + ")";
+    }
+
+    @Override
+    public int onScreen() {
+      return 0x010101 * (int) Math.round(255 * (1 - black / 100));
+    }
   }
 
-  public double blue() {
-    return (rgb & 0xff) / 255.0;
+  /**
+   * A colour of the design's palette.
+   *
+   * @param name its name there
+   */
+  record Swatch(String name) implements Colour {
+    public Swatch {
+      if (name.isBlank() || name.length() > 60 || name.matches(".*[()#].*")) {
+        throw new Refusal(
+            "“" + name + "” is no name of a swatch: 1 to 60 characters without ( ) and #.");
+      }
+    }
+
+    @Override
+    public String text() {
+      return "swatch(" + name + ")";
+    }
+  }
+
+  private static void percent(double share) {
+    if (!(share >= 0 && share <= 100)) {
+      throw new Refusal("A share of ink is from 0 to 100 %; this would be " + share + ".");
+    }
   }
 }

@@ -1,88 +1,123 @@
 package app.reglet.core.design;
 
-import app.reglet.core.book.Book;
-import app.reglet.core.book.Fact;
-import app.reglet.core.measure.Length;
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import java.util.Locale;
+import app.reglet.core.measure.Size;
+import java.util.List;
+import java.util.stream.Stream;
 
-/** What a piece shows. */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-@JsonSubTypes({
-  @JsonSubTypes.Type(value = Content.Words.class, name = "words"),
-  @JsonSubTypes.Type(value = Content.Band.class, name = "band"),
-  @JsonSubTypes.Type(value = Content.Barcode.class, name = "barcode")
-})
-public sealed interface Content {
+/**
+ * What a piece shows. Whoever handles contents is a {@link Visitor}: a kind that somebody forgets
+ * does not compile.
+ */
+public sealed interface Content
+    permits Words, Content.Shape, Content.Picture, Content.Barcode, Content.Group {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** The colours given in it, not those of pieces in it. */
+  Stream<Colour> colours();
+
+  /** What can be done with each kind. */
+  interface Visitor<R> {
+    R words(Words words);
+
+    R shape(Shape shape);
+
+    R picture(Picture picture);
+
+    R barcode(Barcode barcode);
+
+    R group(Group group);
+  }
+
   /**
-   * Words, of a fact of the book or typed here.
+   * An area of colour: a band behind words, a disc, a frame.
    *
-   * @param fact the fact they follow, null for words of their own
-   * @param text the words when there is no fact
-   * @param face id of the typeface
-   * @param size type size, or the largest when {@code fit}
-   * @param fit whether the size shrinks so that the words fit their box
-   * @param colour of the type
-   * @param align along the line
-   * @param stand where the lines stand in the box
-   * @param leading distance of baselines, as a multiple of the size
-   * @param capitals whether set in capitals
-   * @param tracking space added between letters, in thousandths of the size
-   * @param turn which way the lines run
+   * @param figure its form
+   * @param fill what it is filled with, null for nothing
+   * @param stroke the line along its edge, null for none
    */
-  record Words(
-      Fact fact,
-      String text,
-      String face,
-      Length size,
-      boolean fit,
-      Colour colour,
-      Align align,
-      Stand stand,
-      double leading,
-      boolean capitals,
-      int tracking,
-      Turn turn)
-      implements Content {
-
-    /** The words for this book, as they are set. */
-    public String on(Book book) {
-      String words = fact == null ? text : book.text(fact);
-      return capitals ? words.toUpperCase(Locale.ROOT) : words;
+  record Shape(Figure figure, Paint fill, Stroke stroke) implements Content {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.shape(this);
     }
 
-    public Words withSize(Length newSize, boolean newFit) {
-      return new Words(
-          fact, text, face, newSize, newFit, colour, align, stand, leading, capitals, tracking,
-          turn);
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.concat(
+          fill == null ? Stream.empty() : fill.colours(),
+          stroke == null ? Stream.empty() : stroke.paint().colours());
+    }
+
+    /** A band of one colour. */
+    public static Shape band(Colour colour) {
+      return new Shape(Figure.RECTANGLE, Paint.of(colour), null);
+    }
+
+    public Shape withFill(Paint paint) {
+      return new Shape(figure, paint, stroke);
     }
   }
 
-  /** A flat area of colour that keeps words readable. */
-  record Band(Colour colour) implements Content {}
+  /**
+   * A picture that covers its box.
+   *
+   * @param sha the SHA-256 of its file
+   * @param focus what stays in sight where it is cropped
+   */
+  record Picture(String sha, Focus focus) implements Content {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.picture(this);
+    }
 
-  /** The ISBN barcode of the book, on white, in its area. */
-  record Barcode() implements Content {}
-
-  /** Along a line. */
-  enum Align {
-    LEFT,
-    CENTRE,
-    RIGHT
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.empty();
+    }
   }
 
-  /** Of the lines in their box. */
-  enum Stand {
-    TOP,
-    MIDDLE,
-    BOTTOM
+  /** The ISBN barcode of the book, on white, in its box. */
+  record Barcode() implements Content {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.barcode(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.empty();
+    }
   }
 
-  /** Which way lines run: level, top to bottom, or bottom to top. */
-  enum Turn {
-    LEVEL,
-    DOWN,
-    UP
+  /**
+   * Pieces that belong together. They hang on the lines of {@code group}, a box of the natural
+   * size; in the group's own box everything is as much larger or smaller as that box is, each way
+   * for itself, and type by the lesser of the two.
+   *
+   * @param natural the size the pieces were laid out for
+   * @param pieces from back to front
+   */
+  record Group(Size natural, List<Piece> pieces) implements Content {
+    public Group {
+      pieces = List.copyOf(pieces);
+      if (!natural.width().isPositive() || !natural.height().isPositive()) {
+        throw new IllegalArgumentException("a group without a size: " + natural);
+      }
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.group(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.empty();
+    }
+
+    public Group withPieces(List<Piece> newPieces) {
+      return new Group(natural, newPieces);
+    }
   }
 }

@@ -1,71 +1,111 @@
 package app.reglet.core.design;
 
 import app.reglet.core.Refusal;
-import com.fasterxml.jackson.annotation.JsonIgnore;
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
- * A composed cover, independent of any wrap: a background and pieces, each pinned to lines that
- * every wrap names. A value; a change gives a new one.
+ * A composed cover, independent of any wrap: for each printed side a ground and pieces, each
+ * anchored to lines that every wrap names. A value; a change gives a new one.
  *
- * @param background behind everything
- * @param pieces from back to front
+ * @param palette the colours that have a name, in the order in which they are shown
+ * @param outside what is on the outside
+ * @param inside what is on the inside
  */
-public record Design(Background background, List<Piece> pieces) {
+public record Design(Map<String, Colour.Solid> palette, Composition outside, Composition inside) {
   /** More than any cover has; a guard against runaway documents. */
   public static final int MOST_PIECES = 200;
 
+  /** More than anybody keeps apart. */
+  public static final int MOST_SWATCHES = 64;
+
+  /** A cover that nobody has composed yet. */
+  public static final Design EMPTY = new Design(Map.of(), Composition.EMPTY, Composition.EMPTY);
+
   public Design {
-    pieces = List.copyOf(pieces);
-    if (pieces.size() > MOST_PIECES) {
+    palette = Collections.unmodifiableMap(new LinkedHashMap<>(palette));
+    if (palette.size() > MOST_SWATCHES) {
+      throw new Refusal("A palette holds at most " + MOST_SWATCHES + " colours.");
+    }
+    long count = Stream.of(outside, inside).flatMap(Composition::all).count();
+    if (count > MOST_PIECES) {
       throw new Refusal(
-          "A design holds at most "
-              + MOST_PIECES
-              + " pieces; this one would have "
-              + pieces.size()
-              + ".");
+          "A design holds at most " + MOST_PIECES + " pieces; this one would have " + count + ".");
+    }
+    Set<String> ids = new HashSet<>();
+    Stream.of(outside, inside)
+        .flatMap(Composition::all)
+        .forEach(
+            p -> {
+              if (!ids.add(p.id())) {
+                throw new Refusal("Two pieces of this design are both called “" + p.id() + "”.");
+              }
+            });
+    for (Composition side : new Composition[] {outside, inside}) {
+      Stream<Colour> used =
+          Stream.concat(side.ground().paint().colours(), side.all().flatMap(Design::colours));
+      Map<String, Colour.Solid> known = palette;
+      used.filter(Colour.Swatch.class::isInstance)
+          .map(c -> ((Colour.Swatch) c).name())
+          .filter(name -> !known.containsKey(name))
+          .findFirst()
+          .ifPresent(
+              name -> {
+                throw new Refusal("The palette of this design has no colour “" + name + "”.");
+              });
     }
   }
 
-  @JsonIgnore
+  private static Stream<Colour> colours(Piece p) {
+    return Stream.concat(
+        p.content().colours(), p.appearance().shadow().map(Appearance.Shadow::colour).stream());
+  }
+
+  /** What a colour of this design says itself. */
+  public Colour.Solid solid(Colour colour) {
+    return colour instanceof Colour.Swatch swatch
+        ? palette.get(swatch.name())
+        : (Colour.Solid) colour;
+  }
+
+  public Composition side(PrintedSide side) {
+    return side == PrintedSide.OUTSIDE ? outside : inside;
+  }
+
+  public Design with(PrintedSide side, Composition composition) {
+    return side == PrintedSide.OUTSIDE
+        ? new Design(palette, composition, inside)
+        : new Design(palette, outside, composition);
+  }
+
+  public Design withPalette(Map<String, Colour.Solid> colours) {
+    return new Design(colours, outside, inside);
+  }
+
+  /** The piece of this id, on either side, in a group or not. */
   public Optional<Piece> piece(String id) {
-    return pieces.stream().filter(p -> p.id().equals(id)).findFirst();
+    return outside.piece(id).or(() -> inside.piece(id));
   }
 
-  public Design withBackground(Background b) {
-    return new Design(b, pieces);
+  /** The side a piece is on. */
+  public PrintedSide sideOf(String id) {
+    return inside.piece(id).isPresent() ? PrintedSide.INSIDE : PrintedSide.OUTSIDE;
   }
 
-  /** With a piece put in front of the others. */
-  public Design plus(Piece piece) {
-    List<Piece> all = new ArrayList<>(pieces);
-    all.add(piece);
-    return new Design(background, all);
+  /** With one side changed. */
+  public Design changed(PrintedSide side, UnaryOperator<Composition> how) {
+    return with(side, how.apply(side(side)));
   }
 
-  public Design without(String id) {
-    return new Design(background, pieces.stream().filter(p -> !p.id().equals(id)).toList());
-  }
-
-  /** With the piece of the same id replaced. */
-  public Design with(Piece changed) {
-    return new Design(
-        background, pieces.stream().map(p -> p.id().equals(changed.id()) ? changed : p).toList());
-  }
-
-  /** With a piece moved one place towards the front (+1) or the back (−1). */
-  public Design reordered(String id, int by) {
-    List<Piece> all = new ArrayList<>(pieces);
-    for (int i = 0; i < all.size(); i++) {
-      int to = i + by;
-      if (all.get(i).id().equals(id) && to >= 0 && to < all.size()) {
-        java.util.Collections.swap(all, i, to);
-        break;
-      }
-    }
-    return new Design(background, all);
+  /** With a piece changed, wherever it is. */
+  public Design changed(String id, UnaryOperator<Piece> how) {
+    return changed(sideOf(id), c -> c.changed(id, how));
   }
 
   /** An id that no piece has, {@code words-3}. */
@@ -75,5 +115,10 @@ public record Design(Background background, List<Piece> pieces) {
       n++;
     }
     return stem + "-" + n;
+  }
+
+  /** Whether nothing was composed yet on a side. */
+  public boolean isEmpty(PrintedSide side) {
+    return side(side).pieces().isEmpty() && !side(side).ground().hasPicture();
   }
 }

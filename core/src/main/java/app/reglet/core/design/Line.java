@@ -3,16 +3,15 @@ package app.reglet.core.design;
 import app.reglet.core.Refusal;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
-import app.reglet.core.wrap.Wrap;
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonValue;
+import app.reglet.core.wrap.Regions;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
- * A named line of the wrap: an edge or the middle of a region. Written {@code front.safe.left},
- * {@code spine.trim.centre}, {@code sheet.top}.
+ * A named line: an edge or the middle of a region. Written {@code front.safe.left}, {@code
+ * spine.trim.centre}, {@code sheet.top}.
  */
 public record Line(Region region, Edge edge) {
   /** Which line of the region; the first three are upright, the last three level. */
@@ -38,7 +37,6 @@ public record Line(Region region, Edge edge) {
    *
    * @throws Refusal when there is no such line
    */
-  @JsonCreator
   public static Line parse(String id) {
     int dot = id.lastIndexOf('.');
     if (dot > 0) {
@@ -48,17 +46,21 @@ public record Line(Region region, Edge edge) {
         }
       }
     }
-    throw new Refusal("“" + id + "” is no line of a wrap.");
+    throw new Refusal("“" + id + "” is no line that a piece can hang on.");
   }
 
-  @JsonValue
   public String id() {
     return region.id() + "." + edge.id();
   }
 
-  /** Where the line is on this wrap, from the left or top of the sheet; empty when it has none. */
-  public Optional<Length> on(Wrap wrap) {
-    return wrap.box(region).map(this::of);
+  /** Where the line is, from the left or top; empty when its region is lacking. */
+  public Optional<Length> on(Regions regions) {
+    return regions.box(region).map(this::of);
+  }
+
+  /** The same line of another panel; one of the sheet or of a group stays. */
+  Line onPanel(PanelKind panel) {
+    return region.panel() == null ? this : new Line(new Region(region.bounds(), panel), edge);
   }
 
   private Length of(Box box) {

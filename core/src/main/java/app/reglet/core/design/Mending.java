@@ -1,15 +1,23 @@
 package app.reglet.core.design;
 
 import app.reglet.core.check.Remedy;
+import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import java.util.List;
 
 /** Carries a finding's remedy out on a design. */
 public final class Mending {
+
+  /** Between words and the barcode area. */
+  private static final Length AIR = Length.mm("1");
+
+  private static final Length LEAST = Length.mm("5");
+
   private final Wrap wrap;
 
   private Mending(Wrap wrap) {
@@ -20,16 +28,22 @@ public final class Mending {
   public static Design apply(Remedy remedy, Design design, Wrap wrap) {
     Mending mending = new Mending(wrap);
     if (remedy instanceof Remedy.IntoSafe r) {
-      return design.piece(r.piece()).map(p -> design.with(mending.intoSafe(p))).orElse(design);
+      return design.changed(r.piece(), mending::intoSafe);
     }
     if (remedy instanceof Remedy.FitWords r) {
-      return design.piece(r.piece()).map(p -> design.with(mending.intoSafe(p))).orElse(design);
+      return design.changed(r.piece(), mending::intoSafe);
     }
     if (remedy instanceof Remedy.ToBleed r) {
-      return design.piece(r.piece()).map(p -> design.with(mending.toBleed(p))).orElse(design);
+      return design.changed(r.piece(), mending::toBleed);
+    }
+    if (remedy instanceof Remedy.ClearOfBarcode r) {
+      return design.changed(r.piece(), mending::clearOfBarcode);
+    }
+    if (remedy instanceof Remedy.BehindBarcode r) {
+      return behindBarcode(design, r.piece());
     }
     if (remedy instanceof Remedy.TakeOff r) {
-      return design.without(r.piece());
+      return design.changed(design.sideOf(r.piece()), c -> c.without(List.of(r.piece())));
     }
     if (remedy instanceof Remedy.PlaceBarcode) {
       return placeBarcode(design);
@@ -39,42 +53,120 @@ public final class Mending {
 
   /** With the barcode filling its area, moved there or put in new. */
   public static Design placeBarcode(Design design) {
-    Pins area = Pins.filling(Region.BARCODE);
-    return design.pieces().stream()
+    Anchors area = Anchors.filling(Region.BARCODE);
+    return design
+        .outside()
+        .all()
         .filter(p -> p.content() instanceof Content.Barcode)
         .findFirst()
-        .map(p -> design.with(p.withPins(area)))
+        .map(p -> design.changed(p.id(), b -> b.withPlacement(Placement.upright(area))))
         .orElseGet(
             () ->
-                design.plus(
-                    new Piece(design.freeId("barcode"), "Barcode", area, new Content.Barcode())));
+                design.changed(
+                    PrintedSide.OUTSIDE,
+                    c ->
+                        c.plus(
+                            new Piece(
+                                design.freeId("barcode"),
+                                "Barcode",
+                                area,
+                                new Content.Barcode()))));
   }
 
-  /** The box pushed into a panel's safe zone, cut where it is larger, and the words set to fit. */
+  /**
+   * The box pushed into a panel's safe zone, cut where it is larger, and the words set to fit. What
+   * was centred on the panel, and centred words that must be cut, stay centred on it.
+   */
   private Piece intoSafe(Piece piece) {
     Piece fitted =
-        piece.content() instanceof Content.Words w
-            ? piece.withContent(w.withSize(w.size(), true))
-            : piece;
-    Box box = piece.pins().on(wrap).orElse(wrap.trimmed());
+        piece.content() instanceof Words w ? piece.withContent(w.withSize(w.size(), true)) : piece;
+    Box box = piece.anchors().on(wrap).orElse(wrap.trimmed());
     Panel panel = wrap.panelUnder(box).or(() -> wrap.panel(PanelKind.FRONT)).orElseThrow();
     Box safe = panel.safe();
     Length width = box.width().min(safe.width());
     Length height = box.height().min(safe.height());
     Length x = box.left().max(safe.left()).min(safe.right().minus(width));
     Length y = box.top().max(safe.top()).min(safe.bottom().minus(height));
-    return fitted.withPins(
-        Pins.hung(
+    Anchors inside =
+        Anchors.hung(
             Region.safe(panel.kind()),
-            piece.pins().across().hold(),
-            piece.pins().down().hold(),
+            piece.anchors().across().hold(),
+            piece.anchors().down().hold(),
             new Box(x, y, width, height),
+            wrap);
+    boolean cut = box.width().isMoreThan(safe.width());
+    if (Centred.isCentred(box, panel, Tolerance.OF_PLACE) || cut && isCentred(piece.content())) {
+      Span across = Centred.around(panel, box.width(), piece.anchors().across().hold(), wrap);
+      return fitted.withAnchors(new Anchors(across, inside.down()));
+    }
+    return fitted.withAnchors(inside);
+  }
+
+  private static boolean isCentred(Content content) {
+    return content instanceof Words w
+        && w.align() == Words.Align.CENTRE
+        && w.direction() == Words.Direction.LEVEL;
+  }
+
+  /**
+   * Up, or sideways, clear of the barcode area: the shortest way that stays in the safe zone; where
+   * there is none, the box is cut above the area.
+   */
+  private Piece clearOfBarcode(Piece piece) {
+    Box box = piece.anchors().on(wrap).orElse(wrap.trimmed());
+    Box area = wrap.box(Region.BARCODE).orElse(box);
+    Panel panel = wrap.panelUnder(area).orElseThrow();
+    Box safe = panel.safe();
+    Length up = area.top().minus(AIR).minus(box.bottom());
+    Length left = area.left().minus(AIR).minus(box.right());
+    Length right = area.right().plus(AIR).minus(box.left());
+    Box best = null;
+    for (Box way :
+        List.of(
+            box.moved(Length.ZERO, up),
+            box.moved(left, Length.ZERO),
+            box.moved(right, Length.ZERO))) {
+      if (safe.contains(way) && (best == null || way(box, way).isLessThan(way(box, best)))) {
+        best = way;
+      }
+    }
+    if (best == null) {
+      Length bottom = area.top().minus(AIR);
+      Length top = box.top().max(safe.top()).min(bottom.minus(LEAST));
+      best = Box.between(box.left(), top, box.right(), bottom);
+    }
+    Piece fitted =
+        piece.content() instanceof Words w ? piece.withContent(w.withSize(w.size(), true)) : piece;
+    return fitted.withAnchors(
+        Anchors.hung(
+            Region.safe(panel.kind()),
+            piece.anchors().across().hold(),
+            piece.anchors().down().hold(),
+            best,
             wrap));
+  }
+
+  private static Length way(Box from, Box to) {
+    return to.left().minus(from.left()).abs().plus(to.top().minus(from.top()).abs());
+  }
+
+  private static Design behindBarcode(Design design, String id) {
+    return design.changed(
+        PrintedSide.OUTSIDE,
+        c -> {
+          int code = 0;
+          while (code < c.pieces().size()
+              && !(c.pieces().get(code).content() instanceof Content.Barcode)) {
+            code++;
+          }
+          int now = c.pieces().stream().map(Piece::id).toList().indexOf(id);
+          return code < c.pieces().size() && now > code ? c.reordered(id, code - now) : c;
+        });
   }
 
   /** Every side that comes near the trim is taken to the edge of the sheet. */
   private Piece toBleed(Piece piece) {
-    Box box = piece.pins().on(wrap).orElse(wrap.trimmed());
+    Box box = piece.anchors().on(wrap).orElse(wrap.trimmed());
     Length drift = wrap.rules().safe().drift();
     Box trim = wrap.trimmed();
     Box sheet = wrap.sheetBox();
@@ -87,8 +179,8 @@ public final class Mending {
     boolean onePanel = wrap.panels().stream().filter(p -> p.art().overlaps(reached)).count() == 1;
     Region region =
         onePanel
-            ? new Region(Region.Frame.BLEED, wrap.panelUnder(reached).orElseThrow().kind())
+            ? new Region(Region.Bounds.BLEED, wrap.panelUnder(reached).orElseThrow().kind())
             : Region.SHEET;
-    return piece.withPins(Pins.hung(region, Span.Hold.BOTH, Span.Hold.BOTH, reached, wrap));
+    return piece.withAnchors(Anchors.hung(region, Span.Hold.BOTH, Span.Hold.BOTH, reached, wrap));
   }
 }

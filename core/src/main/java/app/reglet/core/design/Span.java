@@ -1,21 +1,15 @@
 package app.reglet.core.design;
 
 import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
-import app.reglet.core.wrap.Wrap;
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import app.reglet.core.wrap.Regions;
 import java.util.Optional;
 
 /**
  * How a piece is held along one axis: hung on one line with a size, or stretched between two. When
  * the wrap changes, the lines move and the piece is again where it was meant.
  */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-@JsonSubTypes({
-  @JsonSubTypes.Type(value = Span.Hung.class, name = "hung"),
-  @JsonSubTypes.Type(value = Span.Stretched.class, name = "stretched")
-})
 public sealed interface Span {
   /** From and to on the sheet; {@code to} is not before {@code from}. */
   record Range(Length from, Length to) {
@@ -24,8 +18,8 @@ public sealed interface Span {
     }
   }
 
-  /** Where the piece lies on this wrap, empty when the wrap lacks a line it hangs on. */
-  Optional<Range> on(Wrap wrap);
+  /** Where the piece lies, empty when a line it hangs on is lacking. */
+  Optional<Range> on(Regions regions);
 
   /** The region whose lines hold it; of two, the first. */
   Region region();
@@ -33,54 +27,57 @@ public sealed interface Span {
   /** The same hold, moved by a distance. */
   Span movedBy(Length by);
 
-  /** Held by the same lines, but so that on this wrap the piece lies there. */
-  Span placed(Wrap wrap, Range there);
+  /** Held by the same lines, but so that the piece lies there. */
+  Span placed(Regions regions, Range there);
+
+  /** Held in the same way by the lines of another panel. */
+  Span onPanel(PanelKind panel);
 
   /** Which part of the region holds it. */
   Hold hold();
 
   /**
-   * Holds a piece where it lies on a wrap, by lines of a region.
+   * Holds a piece where it lies, by lines of a region.
    *
-   * @param region the region, which the wrap must have
+   * @param region the region, which must be there
    * @param upright whether along the width
    */
-  static Span hung(Region region, boolean upright, Hold hold, Range there, Wrap wrap) {
+  static Span hung(Region region, boolean upright, Hold hold, Range there, Regions regions) {
     Line start = new Line(region, upright ? Line.Edge.LEFT : Line.Edge.TOP);
     Line middle = new Line(region, upright ? Line.Edge.CENTRE : Line.Edge.MIDDLE);
     Line end = new Line(region, upright ? Line.Edge.RIGHT : Line.Edge.BOTTOM);
     Span any =
         switch (hold) {
-          case START -> new Hung(start, Side.START, Length.ZERO, Length.ZERO);
-          case MIDDLE -> new Hung(middle, Side.MIDDLE, Length.ZERO, Length.ZERO);
-          case END -> new Hung(end, Side.END, Length.ZERO, Length.ZERO);
+          case START -> new Hung(start, Part.START, Length.ZERO, Length.ZERO);
+          case MIDDLE -> new Hung(middle, Part.MIDDLE, Length.ZERO, Length.ZERO);
+          case END -> new Hung(end, Part.END, Length.ZERO, Length.ZERO);
           case BOTH -> new Stretched(start, Length.ZERO, end, Length.ZERO);
         };
-    return any.placed(wrap, there);
+    return any.placed(regions, there);
   }
 
   /**
    * Hung on one line.
    *
    * @param line the line
-   * @param side which part of the piece is on it: its START (left, top), MIDDLE or END
+   * @param part which part of the piece is on it: its START (left, top), MIDDLE or END
    * @param offset from the line to that part, right or down positive
    * @param size of the piece along this axis
    */
-  record Hung(Line line, Side side, Length offset, Length size) implements Span {
+  record Hung(Line line, Part part, Length offset, Length size) implements Span {
     @Override
     public Region region() {
       return line.region();
     }
 
     @Override
-    public Optional<Range> on(Wrap wrap) {
-      return line.on(wrap)
+    public Optional<Range> on(Regions regions) {
+      return line.on(regions)
           .map(
               at -> {
                 Length point = at.plus(offset);
                 Length from =
-                    switch (side) {
+                    switch (part) {
                       case START -> point;
                       case MIDDLE -> point.minus(size.half());
                       case END -> point.minus(size);
@@ -91,23 +88,28 @@ public sealed interface Span {
 
     @Override
     public Span movedBy(Length by) {
-      return new Hung(line, side, offset.plus(by), size);
+      return new Hung(line, part, offset.plus(by), size);
     }
 
     @Override
-    public Span placed(Wrap wrap, Range there) {
+    public Span onPanel(PanelKind panel) {
+      return new Hung(line.onPanel(panel), part, offset, size);
+    }
+
+    @Override
+    public Span placed(Regions regions, Range there) {
       Length point =
-          switch (side) {
+          switch (part) {
             case START -> there.from();
             case MIDDLE -> there.from().plus(there.length().half());
             case END -> there.to();
           };
-      return new Hung(line, side, point.minus(line.on(wrap).orElseThrow()), there.length());
+      return new Hung(line, part, point.minus(line.on(regions).orElseThrow()), there.length());
     }
 
     @Override
     public Hold hold() {
-      return Hold.values()[side.ordinal()];
+      return Hold.values()[part.ordinal()];
     }
   }
 
@@ -126,9 +128,9 @@ public sealed interface Span {
     }
 
     @Override
-    public Optional<Range> on(Wrap wrap) {
-      Optional<Length> a = from.on(wrap);
-      Optional<Length> b = to.on(wrap);
+    public Optional<Range> on(Regions regions) {
+      Optional<Length> a = from.on(regions);
+      Optional<Length> b = to.on(regions);
       if (a.isEmpty() || b.isEmpty()) {
         return Optional.empty();
       }
@@ -147,12 +149,17 @@ public sealed interface Span {
     }
 
     @Override
-    public Span placed(Wrap wrap, Range there) {
+    public Span onPanel(PanelKind panel) {
+      return new Stretched(from.onPanel(panel), fromOffset, to.onPanel(panel), toOffset);
+    }
+
+    @Override
+    public Span placed(Regions regions, Range there) {
       return new Stretched(
           from,
-          there.from().minus(from.on(wrap).orElseThrow()),
+          there.from().minus(from.on(regions).orElseThrow()),
           to,
-          there.to().minus(to.on(wrap).orElseThrow()));
+          there.to().minus(to.on(regions).orElseThrow()));
     }
 
     @Override
@@ -162,7 +169,7 @@ public sealed interface Span {
   }
 
   /** A part of the piece along an axis. */
-  enum Side {
+  enum Part {
     START,
     MIDDLE,
     END

@@ -84,4 +84,24 @@ public final class PageCounts {
     }
     return up.get() - pages <= pages - down.get() ? up : down;
   }
+
+  /** {@code Here from 24 to 842, even.}, to follow a sentence; empty when nothing is bound. */
+  public String range() {
+    return least()
+        .map(
+            least ->
+                " Here from "
+                    + least
+                    + " to "
+                    + most().orElse(least)
+                    + limit()
+                        .map(
+                            l ->
+                                l.multiple() == 2
+                                    ? ", even"
+                                    : l.multiple() == 1 ? "" : ", in steps of " + l.multiple())
+                        .orElse("")
+                    + ".")
+        .orElse("");
+  }
 }

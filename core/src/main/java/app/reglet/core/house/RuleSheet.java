@@ -37,8 +37,8 @@ public record RuleSheet(
     examples = List.copyOf(examples);
   }
 
-  /** Whether this is an ebook shop, which measures in pixels and binds nothing. */
-  public boolean isShop() {
+  /** Whether covers are measured in pixels here: a shop for screens. */
+  public boolean isInPixels() {
     return unit == Unit.PX;
   }
 

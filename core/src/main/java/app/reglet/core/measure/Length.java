@@ -59,11 +59,11 @@ public record Length(long quanta) implements Comparable<Length> {
   }
 
   /**
-   * The nearest length to a floating-point number of mm, to a thousandth of a millimetre: for what
-   * a hand dragged on a screen.
+   * The nearest length to a floating-point number of mm, to a millionth of a millimetre: for what
+   * comes from outlines, turns and scales.
    */
   public static Length nearMm(double mm) {
-    return of(BigDecimal.valueOf(mm).setScale(3, RoundingMode.HALF_EVEN), Unit.MM);
+    return of(BigDecimal.valueOf(mm).setScale(6, RoundingMode.HALF_EVEN), Unit.MM);
   }
 
   /** Reads what a person typed; see {@link LengthParser}. */
@@ -135,6 +135,13 @@ public record Length(long quanta) implements Comparable<Length> {
   /** Millimetres, for a renderer. */
   public double toMm() {
     return (double) quanta / QUANTA_PER_MM;
+  }
+
+  /** A figure with its unit, always with the unit's overview decimals: for columns of a table. */
+  public String column(Unit unit) {
+    return in(unit, unit == Unit.IN ? 3 : unit == Unit.PX ? 0 : 1).toPlainString()
+        + " "
+        + unit.symbol();
   }
 
   /** Points of 1/72 in, for a renderer. */

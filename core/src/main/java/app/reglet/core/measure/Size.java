@@ -7,6 +7,9 @@ import java.util.regex.Pattern;
 
 /** A width and a height, width first as the trade says them. */
 public record Size(Length width, Length height) {
+  /** What a new title begins with: 6 × 9 in, common practice, no single source. */
+  public static final Size USUAL_TRIM = new Size(Length.of(6, Unit.IN), Length.of(9, Unit.IN));
+
   /** What stands between the sides; the x of px does not. */
   private static final Pattern TIMES =
       Pattern.compile("\\s+by\\s+|(?<!p)x|[×✕✖]", Pattern.CASE_INSENSITIVE);
@@ -95,5 +98,10 @@ public record Size(Length width, Length height) {
   /** As read on a drawing, rounded to the unit's usual decimals. */
   public String brief(Unit unit) {
     return width.figure(unit, unit.decimals()) + " × " + height.brief(unit);
+  }
+
+  /** Both sides as {@link Length#column} has them, the unit once. */
+  public String column(Unit unit) {
+    return width.column(unit).replaceAll(" .*", "") + " × " + height.column(unit);
   }
 }

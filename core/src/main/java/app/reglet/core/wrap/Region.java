@@ -4,15 +4,15 @@ import app.reglet.core.Refusal;
 import java.util.Locale;
 
 /**
- * A named box of the wrap that a piece can hang on: {@code sheet}, {@code barcode}, or a panel's
- * {@code front.trim}, {@code front.safe}, {@code front.bleed}.
+ * A named box that a piece can hang on: {@code sheet}, {@code barcode}, a panel's {@code
+ * front.trim}, {@code front.safe}, {@code front.bleed}; or, inside a group, {@code group}.
  *
- * @param frame which outline
- * @param panel of which panel; null for the sheet
+ * @param bounds which bounds
+ * @param panel of which panel; null for the sheet and a group
  */
-public record Region(Frame frame, PanelKind panel) {
-  /** Which outline of a panel. */
-  public enum Frame {
+public record Region(Bounds bounds, PanelKind panel) {
+  /** Which bounds of a panel. */
+  public enum Bounds {
     /** The whole sheet. */
     SHEET,
     /** To the edge of bleed or turn-in. */
@@ -22,26 +22,31 @@ public record Region(Frame frame, PanelKind panel) {
     /** Where nothing is at risk. */
     SAFE,
     /** The area kept for the barcode. */
-    BARCODE
+    BARCODE,
+    /** The box of the group that a piece is in. */
+    GROUP
   }
 
-  public static final Region SHEET = new Region(Frame.SHEET, null);
-  public static final Region BARCODE = new Region(Frame.BARCODE, PanelKind.BACK);
+  public static final Region SHEET = new Region(Bounds.SHEET, null);
+  public static final Region BARCODE = new Region(Bounds.BARCODE, PanelKind.BACK);
+
+  public static final Region GROUP = new Region(Bounds.GROUP, null);
 
   public static Region trim(PanelKind panel) {
-    return new Region(Frame.TRIM, panel);
+    return new Region(Bounds.TRIM, panel);
   }
 
   public static Region safe(PanelKind panel) {
-    return new Region(Frame.SAFE, panel);
+    return new Region(Bounds.SAFE, panel);
   }
 
   /** The name used in documents. */
   public String id() {
-    return switch (frame) {
+    return switch (bounds) {
       case SHEET -> "sheet";
       case BARCODE -> "barcode";
-      default -> panel.id() + "." + frame.name().toLowerCase(Locale.ROOT);
+      case GROUP -> "group";
+      default -> panel.id() + "." + bounds.name().toLowerCase(Locale.ROOT);
     };
   }
 
@@ -57,11 +62,14 @@ public record Region(Frame frame, PanelKind panel) {
     if (id.equals("barcode")) {
       return BARCODE;
     }
+    if (id.equals("group")) {
+      return GROUP;
+    }
     int dot = id.indexOf('.');
     if (dot > 0) {
       for (PanelKind panel : PanelKind.values()) {
-        for (Frame frame : new Frame[] {Frame.BLEED, Frame.TRIM, Frame.SAFE}) {
-          Region region = new Region(frame, panel);
+        for (Bounds bounds : new Bounds[] {Bounds.BLEED, Bounds.TRIM, Bounds.SAFE}) {
+          Region region = new Region(bounds, panel);
           if (region.id().equals(id)) {
             return region;
           }

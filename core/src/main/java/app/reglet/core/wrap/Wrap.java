@@ -50,7 +50,8 @@ public record Wrap(
     List<Zone> zones,
     List<Dimension> dimensions,
     Sum width,
-    Sum height) {
+    Sum height)
+    implements Regions {
   public Wrap {
     panels = List.copyOf(panels);
     folds = List.copyOf(folds);
@@ -119,13 +120,15 @@ public record Wrap(
   }
 
   /** Where a region lies, empty when this wrap doesn't have it (a stapled cover has no spine). */
+  @Override
   public Optional<Box> box(Region region) {
-    return switch (region.frame()) {
+    return switch (region.bounds()) {
       case SHEET -> Optional.of(sheetBox());
       case BARCODE -> zone(Zone.Kind.BARCODE, PanelKind.BACK).map(Zone::box);
       case BLEED -> panel(region.panel()).map(Panel::art);
       case TRIM -> panel(region.panel()).map(Panel::trim);
       case SAFE -> panel(region.panel()).map(Panel::safe);
+      case GROUP -> Optional.empty();
     };
   }
 

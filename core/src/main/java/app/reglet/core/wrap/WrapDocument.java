@@ -25,7 +25,7 @@ public final class WrapDocument {
   private final boolean pixels;
 
   private WrapDocument(Wrap wrap) {
-    this.pixels = wrap.house().isShop();
+    this.pixels = wrap.spec().binding().isInPixels();
   }
 
   /** The document, indented. */

@@ -47,8 +47,9 @@ public final class WrapText {
   }
 
   private void head(Wrap w) {
-    String paper = w.house().isShop() ? "" : ", " + w.house().stock(w.spec().stock()).name();
-    String pages = w.house().isShop() ? "" : ", " + w.spec().pages() + " pages";
+    String paper =
+        !w.spec().binding().hasPages() ? "" : ", " + w.house().stock(w.spec().stock()).name();
+    String pages = !w.spec().binding().hasPages() ? "" : ", " + w.spec().pages() + " pages";
     line(
         w.house().name()
             + ", "
@@ -58,7 +59,7 @@ public final class WrapText {
             + pages
             + paper);
     line("");
-    if (!w.house().isShop()) {
+    if (w.spec().binding().hasPages()) {
       row("Spine", w.spine().print(unit));
     }
   }

@@ -10,6 +10,8 @@ import app.reglet.core.book.Specification;
 import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Outline;
+import app.reglet.core.measure.Point;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
@@ -48,7 +50,15 @@ public class ChecksTest {
 
   private static Laid.Words words(Box ink, String pt) {
     return new Laid.Words(
-        "w", "Title", ink, ink, Length.pt(pt), false, "", "Spectral", Length.pt("20"));
+        "w",
+        "Title",
+        Outline.of(ink),
+        Outline.of(ink),
+        Length.pt(pt),
+        false,
+        "",
+        "Spectral",
+        Length.pt("20"));
   }
 
   private static List<String> codes(Wrap wrap, Laid... laid) {
@@ -60,7 +70,8 @@ public class ChecksTest {
   /** A cover with nothing wrong: the barcode in its area and what is given. */
   private static Laid[] with(Wrap wrap, Laid... more) {
     Laid[] all = new Laid[more.length + 1];
-    all[more.length] = new Laid.Barcode("b", "Barcode", wrap.box(Region.BARCODE).orElseThrow());
+    all[more.length] =
+        new Laid.Barcode("b", "Barcode", Outline.of(wrap.box(Region.BARCODE).orElseThrow()));
     System.arraycopy(more, 0, all, 0, more.length);
     return all;
   }
@@ -74,7 +85,7 @@ public class ChecksTest {
                 with(
                     w,
                     words(in("8", "2", "3", "1"), "30"),
-                    new Laid.Area("a", "Ground", w.sheetBox()))))
+                    new Laid.Area("a", "Ground", Outline.of(w.sheetBox())))))
         .isEmpty();
   }
 
@@ -141,7 +152,8 @@ public class ChecksTest {
     for (Box box : shortOnOneSide) {
       List<Finding> findings =
           Check.run(
-              new Subject(w, BOOK, List.of(with(w, new Laid.Area("a", "Band", box))), Unit.IN));
+              new Subject(
+                  w, BOOK, List.of(with(w, new Laid.Area("a", "Band", Outline.of(box)))), Unit.IN));
       assertThat(findings)
           .as(box.toString())
           .extracting(Finding::code)
@@ -159,7 +171,7 @@ public class ChecksTest {
     for (String[] gap : new String[][] {{"0.0003", ""}, {"0.01", ""}, {"0.0101", "told"}}) {
       Box box =
           Box.between(sheet.left(), sheet.top(), right.minus(Length.mm(gap[0])), sheet.bottom());
-      assertThat(codes(w, with(w, new Laid.Area("a", "Band", box))))
+      assertThat(codes(w, with(w, new Laid.Area("a", "Band", Outline.of(box)))))
           .as(gap[0])
           .hasSize(gap[1].isEmpty() ? 0 : 1);
     }
@@ -178,36 +190,87 @@ public class ChecksTest {
     assertThat(codes(w, with(w, words(in("4", "8", "1", "0.2"), "9"))))
         .containsExactly("barcode-area-covered");
     // a band in front of the barcode hides it, one behind does not
-    Laid band = new Laid.Area("a", "Band", in("3", "7", "3", "1.5"));
-    Laid code = new Laid.Barcode("b", "Barcode", w.box(Region.BARCODE).orElseThrow());
+    Laid band = new Laid.Area("a", "Band", Outline.of(in("3", "7", "3", "1.5")));
+    Laid code = new Laid.Barcode("b", "Barcode", Outline.of(w.box(Region.BARCODE).orElseThrow()));
     assertThat(codes(w, code, band)).containsExactly("barcode-area-covered");
     assertThat(codes(w, band, code)).isEmpty();
     assertThat(codes(w, words(in("8", "2", "3", "1"), "30"))).containsExactly("barcode-missing");
-    assertThat(codes(w, new Laid.Barcode("b", "Barcode", in("1", "1", "1.5", "1"))))
+    assertThat(codes(w, new Laid.Barcode("b", "Barcode", Outline.of(in("1", "1", "1.5", "1")))))
         .containsExactly("barcode-out-of-area");
   }
 
   @Test
   public void artThatStopsAtTheTrim() {
     Wrap w = wrap("6 x 9", 320);
-    assertThat(codes(w, with(w, new Laid.Area("a", "Band", w.trimmed()))))
+    assertThat(codes(w, with(w, new Laid.Area("a", "Band", Outline.of(w.trimmed())))))
         .containsExactly("bleed-not-reached");
     // clear of the trim by more than the drift: meant to be a panel inside the page
-    assertThat(codes(w, with(w, new Laid.Area("a", "Panel", in("8", "1", "3", "3"))))).isEmpty();
+    assertThat(codes(w, with(w, new Laid.Area("a", "Panel", Outline.of(in("8", "1", "3", "3"))))))
+        .isEmpty();
     // 0.05 in inside the trim, where the knife may drift 0.0625 in
-    assertThat(codes(w, with(w, new Laid.Area("a", "Band", in("0.175", "1", "3", "3")))))
+    assertThat(
+            codes(w, with(w, new Laid.Area("a", "Band", Outline.of(in("0.175", "1", "3", "3"))))))
         .containsExactly("bleed-not-reached");
   }
 
   @Test
   public void pictureResolution() {
     Wrap w = wrap("6 x 9", 320);
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 300)))).isEmpty();
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 299.4))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 300))))
+        .isEmpty();
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 299.4))))
         .containsExactly("picture-soft");
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 200))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 200))))
         .containsExactly("picture-soft");
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", w.sheetBox(), 199.9))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 199.9))))
         .containsExactly("picture-too-coarse");
+  }
+
+  private static Outline polygon(String... inches) {
+    List<Point> points = new java.util.ArrayList<>();
+    for (int i = 0; i < inches.length; i += 2) {
+      points.add(new Point(Length.in(inches[i]), Length.in(inches[i + 1])));
+    }
+    return new Outline(List.of(points));
+  }
+
+  @Test
+  public void turnedWordsThatPassBesideTheBarcodeAreaDoNotStandInIt() {
+    Wrap w = wrap("6 x 9", 320);
+    Box area = w.box(Region.BARCODE).orElseThrow();
+    double x = area.left().toMm() / 25.4;
+    double y = area.top().toMm() / 25.4;
+    // a triangle whose slanting side passes the area's top left corner, its bounds over the area
+    Outline beside =
+        polygon(
+            String.format("%.4f", x - 1), String.format("%.4f", y - 0.5),
+            String.format("%.4f", x + 0.45), String.format("%.4f", y - 0.5),
+            String.format("%.4f", x - 1), String.format("%.4f", y + 0.9));
+    assertThat(beside.bounds().overlaps(area)).isTrue();
+    Laid.Words words =
+        new Laid.Words(
+            "w", "Title", beside, beside, Length.pt("20"), false, "", "Spectral", Length.ZERO);
+    assertThat(codes(w, with(w, words))).isEmpty();
+    Outline into =
+        polygon(
+            String.format("%.4f", x - 1), String.format("%.4f", y - 0.5),
+            String.format("%.4f", x + 1.5), String.format("%.4f", y - 0.5),
+            String.format("%.4f", x - 1), String.format("%.4f", y + 0.9));
+    Laid.Words over =
+        new Laid.Words(
+            "w", "Title", into, into, Length.pt("20"), false, "", "Spectral", Length.ZERO);
+    assertThat(codes(w, with(w, over))).containsExactly("barcode-area-covered");
+  }
+
+  @Test
+  public void wordsOverTheBarcodeAreaCanBeMovedClearOfIt() {
+    Wrap w = wrap("6 x 9", 320);
+    Finding f =
+        Check.run(
+                new Subject(
+                    w, BOOK, List.of(with(w, words(in("4", "8", "1", "0.2"), "9"))), Unit.IN))
+            .get(0);
+    assertThat(f.remedies())
+        .containsExactly(new Remedy.ClearOfBarcode("w"), new Remedy.TakeOff("w", "Title"));
   }
 }

@@ -1,17 +1,32 @@
 package app.reglet.press.art;
 
-import app.reglet.core.design.Colour;
-import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Typeface;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.util.List;
 
-/** One thing drawn on the sheet, in mm, origin top left, x right, y down. */
+/**
+ * One thing drawn, in mm, origin top left of the sheet, x right, y down: a node of the display
+ * list. What the screen shows and what the press gets is this one tree, walked by a {@link
+ * Painter}.
+ */
 public sealed interface Mark {
-  /** The id of the piece it belongs to, {@code background} for what lies behind all. */
-  String piece();
+  /** Hands itself to the painter, a group with all that is in it. */
+  void paint(Painter painter);
 
-  /** A filled rectangle. */
-  record Area(String piece, Frame frame, Paint paint) implements Mark {}
+  /**
+   * A path, filled and drawn.
+   *
+   * @param shape the path; its winding rule says what is inside
+   * @param fill null for none
+   * @param pen null for none
+   */
+  record Path(Shape shape, Fill fill, Pen pen) implements Mark {
+    @Override
+    public void paint(Painter painter) {
+      painter.path(this);
+    }
+  }
 
   /**
    * A run of glyphs on one baseline.
@@ -22,29 +37,130 @@ public sealed interface Mark {
    * @param x where each glyph starts along the baseline, mm
    * @param chars index in the text of the first character each glyph stands for
    * @param place from the run's own coordinates (x along the baseline, y down) to the sheet
-   * @param paint its colour
+   * @param fill of the letters, in sheet coordinates
+   * @param outline a line round the letters, null for none
    * @param text what it says, for readers and searches
    */
   record Glyphs(
-      String piece,
       Typeface face,
       double size,
       int[] glyphs,
       double[] x,
       int[] chars,
       AffineTransform place,
-      Paint paint,
+      Fill fill,
+      Pen outline,
       String text)
-      implements Mark {}
+      implements Mark {
+    @Override
+    public void paint(Painter painter) {
+      painter.glyphs(this);
+    }
+  }
 
   /**
-   * A picture, cut to a frame.
+   * A line of text of a drawing, not of a cover: set in the face that the painter has for labels.
    *
-   * @param picture the file
-   * @param clip what of it shows
-   * @param whole where the whole upright picture would lie
-   * @param under the flat colour it lies on, which shows through it
+   * @param x where it is anchored
+   * @param y its baseline
+   * @param anchor which part of it stands there
+   * @param size type size
+   * @param angle clockwise round the anchor, degrees
+   * @param halo whether a light outline lies under it
+   * @param kind what it is, for styles: {@code panel-name}, {@code figure}, {@code guide-label}
    */
-  record Image(String piece, Picture picture, Frame clip, Frame whole, Colour under)
-      implements Mark {}
+  record Label(
+      String text,
+      double x,
+      double y,
+      Anchor anchor,
+      double size,
+      int angle,
+      boolean halo,
+      String kind)
+      implements Mark {
+    /** Which part of a label stands at its anchor. */
+    public enum Anchor {
+      START,
+      MIDDLE,
+      END
+    }
+
+    @Override
+    public void paint(Painter painter) {
+      painter.label(this);
+    }
+  }
+
+  /**
+   * A picture.
+   *
+   * @param pixels where they come from
+   * @param place from the unit square, the upright picture's top left at 0, 0, to the sheet
+   */
+  record Image(Pixels pixels, AffineTransform place) implements Mark {
+    public Image {
+      place = new AffineTransform(place);
+    }
+
+    @Override
+    public AffineTransform place() {
+      return new AffineTransform(place);
+    }
+
+    @Override
+    public void paint(Painter painter) {
+      painter.image(this);
+    }
+  }
+
+  /**
+   * A page of a PDF, as it is.
+   *
+   * @param page which
+   * @param place from the unit square, the page's top left at 0, 0, to the sheet
+   */
+  record Page(PlacedPage page, AffineTransform place) implements Mark {
+    public Page {
+      place = new AffineTransform(place);
+    }
+
+    @Override
+    public AffineTransform place() {
+      return new AffineTransform(place);
+    }
+
+    @Override
+    public void paint(Painter painter) {
+      painter.page(this);
+    }
+  }
+
+  /**
+   * Marks that are one thing: a piece, a layer of a drawing, what is cut or laid over as one.
+   *
+   * @param name the piece's id or the layer's name, empty for neither
+   * @param effects what is done to them as one
+   * @param marks from back to front
+   */
+  record Group(String name, Effects effects, List<Mark> marks) implements Mark {
+    public Group {
+      marks = List.copyOf(marks);
+    }
+
+    public static Group named(String name, List<Mark> marks) {
+      return new Group(name, Effects.NONE, marks);
+    }
+
+    public static Group clipped(Shape clip, Mark... marks) {
+      return new Group("", Effects.clipped(clip), List.of(marks));
+    }
+
+    @Override
+    public void paint(Painter painter) {
+      painter.begin(this);
+      painter.paint(marks);
+      painter.end(this);
+    }
+  }
 }

@@ -5,7 +5,8 @@ import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.Zone;
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Rect;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.DoubleStream;
@@ -23,12 +24,13 @@ public final class Guides {
   private final Wrap wrap;
   private final Unit unit;
   private final double px;
-  private final List<Item> items = new ArrayList<>();
+  private final Layers layers;
 
-  private Guides(Wrap wrap, Unit unit, double px) {
+  private Guides(Wrap wrap, Unit unit, double px, Layers layers) {
     this.wrap = wrap;
     this.unit = unit;
     this.px = px;
+    this.layers = layers;
   }
 
   /**
@@ -36,11 +38,17 @@ public final class Guides {
    *
    * @param unit for the barcode area's size
    * @param px how many mm one pixel of the screen stands for, about: line weights are in it
+   * @param halo whether they are to be read over any art
    */
-  public static List<Item> of(Wrap wrap, Unit unit, double px) {
-    Guides guides = new Guides(wrap, unit, px);
-    guides.draw();
-    return List.copyOf(guides.items);
+  public static List<Mark.Group> of(Wrap wrap, Unit unit, double px, boolean halo) {
+    Layers layers = new Layers(halo);
+    on(wrap, unit, px, layers);
+    return layers.groups();
+  }
+
+  /** Draws the guides on layers. */
+  static void on(Wrap wrap, Unit unit, double px, Layers layers) {
+    new Guides(wrap, unit, px, layers).draw();
   }
 
   private void draw() {
@@ -55,20 +63,18 @@ public final class Guides {
   }
 
   private void margin() {
-    Frame s = Frame.of(wrap.sheetBox());
-    Frame t = Frame.of(wrap.trimmed());
+    Rect s = Rect.of(wrap.sheetBox());
+    Rect t = Rect.of(wrap.trimmed());
     if (!s.equals(t)) {
       boolean in = wrap.turnIn();
-      items.add(
-          new Item.Hatch(
-              in ? "turn-in" : "bleed", s, t, (in ? 6 : 7) * px, in ? -45 : 45, 0.8 * px));
+      layers.hatch(in ? "turn-in" : "bleed", s, t, (in ? 6 : 7) * px, in ? -45 : 45, 0.8 * px);
     }
   }
 
   private void zones(Zone.Kind kind, String layer, double step, int angle) {
     for (Zone z : wrap.zones()) {
       if (z.kind() == kind) {
-        items.add(new Item.Hatch(layer, Frame.of(z.box()), null, step * px, angle, 0.6 * px));
+        layers.hatch(layer, Rect.of(z.box()), null, step * px, angle, 0.6 * px);
       }
     }
   }
@@ -76,7 +82,7 @@ public final class Guides {
   private void safe() {
     for (Panel p : wrap.panels()) {
       if (!p.safe().isEmpty()) {
-        line("safe", List.of(corners(Frame.of(p.safe()))), true, 1, 1.2, 3.2);
+        line("safe", List.of(corners(Rect.of(p.safe()))), true, 1, 1.2, 3.2);
       }
     }
   }
@@ -84,29 +90,24 @@ public final class Guides {
   private void barcode() {
     for (Zone z : wrap.zones()) {
       if (z.kind() == Zone.Kind.BARCODE) {
-        Frame f = Frame.of(z.box());
+        Rect f = Rect.of(z.box());
         double m = Math.min(9 * px, f.height() / 3);
         line("barcode", List.of(corners(f)), true, 1);
-        items.add(
-            new Item.Path(
-                "barcode",
-                List.of(new double[] {f.x(), f.y(), f.x() + m, f.y(), f.x(), f.y() + m}),
-                true,
-                0,
-                List.of(),
-                false));
-        Frame panel = Frame.of(wrap.panel(z.panel()).orElseThrow().trim());
+        layers.area(
+            "barcode",
+            Layers.path(
+                List.of(new double[] {f.x(), f.y(), f.x() + m, f.y(), f.x(), f.y() + m}), true));
+        Rect panel = Rect.of(wrap.panel(z.panel()).orElseThrow().trim());
         boolean rightHalf = f.x() + f.width() / 2 > panel.x() + panel.width() / 2;
-        items.add(
-            new Item.Label(
-                "barcode",
+        layers.label(
+            "barcode",
+            new Mark.Label(
                 "Barcode area " + z.box().size().brief(unit),
                 rightHalf ? f.right() : f.x(),
                 f.y() - 3 * px,
-                rightHalf ? Item.Anchor.END : Item.Anchor.START,
+                rightHalf ? Mark.Label.Anchor.END : Mark.Label.Anchor.START,
                 9.5 * px,
                 0,
-                true,
                 true,
                 "guide-label"));
       }
@@ -123,9 +124,9 @@ public final class Guides {
   }
 
   private void trim() {
-    Frame t = Frame.of(wrap.trimmed());
+    Rect t = Rect.of(wrap.trimmed());
     line("trim", List.of(corners(t)), true, 1);
-    Frame s = Frame.of(wrap.sheetBox());
+    Rect s = Rect.of(wrap.sheetBox());
     double near = 2 * px;
     double far = 9 * px;
     List<double[]> ticks = new ArrayList<>();
@@ -153,19 +154,17 @@ public final class Guides {
     line("centres", lines, false, 0.7, 9, 2.5, 2.5, 2.5);
   }
 
-  static double[] corners(Frame f) {
+  static double[] corners(Rect f) {
     return new double[] {f.x(), f.y(), f.right(), f.y(), f.right(), f.bottom(), f.x(), f.bottom()};
   }
 
   private void line(
       String layer, List<double[]> shapes, boolean closed, double weight, double... dashes) {
-    items.add(
-        new Item.Path(
-            layer,
-            shapes,
-            closed,
-            0.9 * weight * px,
-            DoubleStream.of(dashes).map(d -> d * px).boxed().toList(),
-            true));
+    layers.line(
+        layer,
+        Layers.path(shapes, closed),
+        0.9 * weight * px,
+        DoubleStream.of(dashes).map(d -> d * px).boxed().toList(),
+        true);
   }
 }

@@ -1,6 +1,6 @@
 package app.reglet.press.drawing;
 
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Rect;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -8,10 +8,14 @@ import java.util.List;
 public final class HatchLines {
   private HatchLines() {}
 
-  /** Each line as x and y of its two ends, mm; they reach past the area's outer frame. */
-  public static List<double[]> of(Item.Hatch h) {
-    Frame f = h.outer();
-    double angle = Math.toRadians(h.angle());
+  /**
+   * Each line as x and y of its two ends, mm; they reach past the area.
+   *
+   * @param step from line to line
+   * @param degrees of the lines: 0 upright, 90 level, turning clockwise
+   */
+  public static List<double[]> of(Rect f, double step, int degrees) {
+    double angle = Math.toRadians(degrees);
     // the lines run along u; they are spaced along v, square to it, from the drawing's origin
     double ux = -Math.sin(angle);
     double uy = Math.cos(angle);
@@ -30,7 +34,7 @@ public final class HatchLines {
       }
     }
     List<double[]> lines = new ArrayList<>();
-    for (double v = Math.ceil(least / h.step()) * h.step(); v <= most; v += h.step()) {
+    for (double v = Math.ceil(least / step) * step; v <= most; v += step) {
       lines.add(
           new double[] {
             v * vx + from * ux, v * vy + from * uy, v * vx + to * ux, v * vy + to * uy

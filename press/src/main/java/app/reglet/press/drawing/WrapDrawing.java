@@ -5,8 +5,8 @@ import app.reglet.core.wrap.Dimension;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.art.Frame;
-import java.util.ArrayList;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Rect;
 import java.util.List;
 
 /**
@@ -15,9 +15,9 @@ import java.util.List;
  * @param wrap the page drawn
  * @param unit of the figures
  * @param view what is seen, mm; the sheet lies at 0, 0
- * @param items from back to front, over a white sheet
+ * @param marks its layers from back to front, over a white sheet
  */
-public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
+public record WrapDrawing(Wrap wrap, Unit unit, Rect view, List<Mark.Group> marks) {
   private static final double TEXT = 11.5;
   private static final double ROW = 27;
   private static final double LEFT = 66;
@@ -34,7 +34,7 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
   private static final double SEEN_HEIGHT = 560;
 
   public WrapDrawing {
-    items = List.copyOf(items);
+    marks = List.copyOf(marks);
   }
 
   /** The drawing of a page, made for the room of a docket. */
@@ -44,7 +44,12 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
 
   /** The drawing of a page, made to be seen about so large on a screen, in pixels. */
   public static WrapDrawing seen(Wrap wrap, Unit unit, double width, double height) {
-    return new Draft(wrap, unit, width, height).drawing();
+    return new Draft(wrap, unit, width, height, true).drawing();
+  }
+
+  /** The drawing of a page for paper: nothing lies under its lines. */
+  public static WrapDrawing printed(Wrap wrap, Unit unit) {
+    return new Draft(wrap, unit, SEEN_WIDTH, SEEN_HEIGHT, false).drawing();
   }
 
   /** The drawings of several pages, made to stand side by side in the room of one. */
@@ -68,7 +73,7 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
     private final double w;
     private final double h;
     private final double px;
-    private final List<Item> items = new ArrayList<>();
+    private final Layers layers;
 
     /** Where the last figure below a narrow panel ended and how deep it stood. */
     private double figureEnd = Double.NEGATIVE_INFINITY;
@@ -76,7 +81,8 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
     private int figureRow;
     private int deepest;
 
-    Draft(Wrap wrap, Unit unit, double seenWidth, double seenHeight) {
+    Draft(Wrap wrap, Unit unit, double seenWidth, double seenHeight, boolean halo) {
+      this.layers = new Layers(halo);
       this.wrap = wrap;
       this.unit = unit;
       this.w = wrap.sheet().width().toMm();
@@ -85,7 +91,7 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
     }
 
     WrapDrawing drawing() {
-      items.addAll(Guides.of(wrap, unit, px));
+      Guides.on(wrap, unit, px, layers);
       names();
       for (Dimension d : wrap.dimensions()) {
         if (d.axis() == Dimension.Axis.ACROSS && d.row() == 0) {
@@ -106,15 +112,14 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
           "all figures in " + named(unit),
           wide ? w : -LEFT * px * 0.6,
           h + (below - 8) * px,
-          wide ? Item.Anchor.END : Item.Anchor.START,
+          wide ? Mark.Label.Anchor.END : Mark.Label.Anchor.START,
           10,
           0,
-          true,
           "figure");
       double left = LEFT * px;
       double right = Math.max(RIGHT * px, wide ? 0 : 180 * px - w);
-      Frame view = new Frame(-left, -ABOVE * px, w + left + right, h + (ABOVE + below) * px);
-      return new WrapDrawing(wrap, unit, view, items);
+      Rect view = new Rect(-left, -ABOVE * px, w + left + right, h + (ABOVE + below) * px);
+      return new WrapDrawing(wrap, unit, view, layers.groups());
     }
 
     private static String named(Unit unit) {
@@ -134,10 +139,9 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
               name,
               p.trim().centreX().toMm(),
               -15 * px,
-              Item.Anchor.MIDDLE,
+              Mark.Label.Anchor.MIDDLE,
               TEXT,
               0,
-              false,
               "panel-name");
         }
       }
@@ -165,10 +169,9 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
             figure,
             first ? a - 17 * px : b + 17 * px,
             y + 4 * px,
-            first ? Item.Anchor.END : Item.Anchor.START,
+            first ? Mark.Label.Anchor.END : Mark.Label.Anchor.START,
             TEXT,
             0,
-            true,
             "figure");
         return;
       }
@@ -213,31 +216,27 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
     }
 
     private void line(double x1, double y1, double x2, double y2, double weight) {
-      items.add(
-          new Item.Path(
-              "dimensions",
-              List.of(new double[] {x1, y1, x2, y2}),
-              false,
-              weight * px,
-              List.of(),
-              false));
+      layers.line(
+          "dimensions",
+          Layers.path(List.of(new double[] {x1, y1, x2, y2}), false),
+          weight * px,
+          List.of(),
+          false);
     }
 
     private void figure(double x, double y, String text, int turn) {
-      label(text, x, y, Item.Anchor.MIDDLE, TEXT, turn, true, "figure");
+      label(text, x, y, Mark.Label.Anchor.MIDDLE, TEXT, turn, "figure");
     }
 
     private void label(
         String text,
         double x,
         double y,
-        Item.Anchor anchor,
+        Mark.Label.Anchor anchor,
         double size,
         int turn,
-        boolean figures,
         String kind) {
-      items.add(
-          new Item.Label("dimensions", text, x, y, anchor, size * px, turn, figures, false, kind));
+      layers.label("dimensions", new Mark.Label(text, x, y, anchor, size * px, turn, false, kind));
     }
 
     /** A line with an arrowhead at each end; outside, pointing in, where there is no room. */
@@ -261,7 +260,7 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
         x - r, y, x - s, y - s, x, y - r, x + s, y - s, x + r, y, x + s, y + s, x, y + r, x - s,
         y + s
       };
-      items.add(new Item.Path("dimensions", List.of(shape), true, 0, List.of(), false));
+      layers.area("dimensions", Layers.path(List.of(shape), true));
     }
 
     /** An arrowhead with its point here and its body to the side the sign says. */
@@ -272,7 +271,7 @@ public record WrapDrawing(Wrap wrap, Unit unit, Frame view, List<Item> items) {
           level
               ? new double[] {x, y, x + l, y - s, x + l, y + s}
               : new double[] {x, y, x - s, y + l, x + s, y + l};
-      items.add(new Item.Path("dimensions", List.of(shape), true, 0, List.of(), false));
+      layers.area("dimensions", Layers.path(List.of(shape), true));
     }
   }
 }

@@ -5,21 +5,26 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapText;
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Rect;
 import app.reglet.press.drawing.WrapDrawing;
 import app.reglet.press.type.Typeface;
 import java.awt.geom.AffineTransform;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /**
  * One page to print and pin up: the facts of an edition, its drawing and its figures. Landscape, A4
@@ -40,6 +45,10 @@ public final class DocketPdf {
   private final PDFont heading;
   private final float width;
   private final float height;
+  private final List<DrawingAt> drawings = new ArrayList<>();
+
+  /** A drawing and where it lies on the page. */
+  private record DrawingAt(AffineTransform toPage, List<Mark.Group> marks) {}
 
   private DocketPdf(
       PDDocument document,
@@ -55,8 +64,8 @@ public final class DocketPdf {
     this.unit = unit;
     this.face = face;
     this.bold = bold;
-    this.font = DrawingPdf.font(document, face);
-    this.heading = DrawingPdf.font(document, bold);
+    this.font = font(document, face);
+    this.heading = font(document, bold);
     this.width = page.getMediaBox().getWidth();
     this.height = page.getMediaBox().getHeight();
   }
@@ -73,9 +82,21 @@ public final class DocketPdf {
       PDRectangle upright = unit == Unit.IN ? PDRectangle.LETTER : PDRectangle.A4;
       PDPage page = new PDPage(new PDRectangle(upright.getHeight(), upright.getWidth()));
       document.addPage(page);
+      PdfParts parts = new PdfParts(document);
+      DocketPdf docket;
       try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-        new DocketPdf(document, page, out, outside, unit, face, bold).draw(book, notes);
+        docket = new DocketPdf(document, page, out, outside, unit, face, bold);
+        docket.draw(book, notes);
       }
+      List<PDStream> streams = new ArrayList<>();
+      page.getContentStreams().forEachRemaining(streams::add);
+      for (DrawingAt d : docket.drawings) {
+        byte[] drawing = PdfPainter.write(parts, page.getResources(), face, d.toPage(), d.marks());
+        streams.add(
+            new PDStream(document, new ByteArrayInputStream(drawing), COSName.FLATE_DECODE));
+      }
+      page.setContents(streams);
+      parts.fonts().finish();
       document.getDocumentInformation().setTitle("Docket: " + book.title());
       document.getDocumentInformation().setProducer("Reglet");
       document.setDocumentId(FIXED_ID);
@@ -85,6 +106,10 @@ public final class DocketPdf {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static PDFont font(PDDocument document, Typeface face) throws IOException {
+    return PDType0Font.load(document, new ByteArrayInputStream(face.file()), true);
   }
 
   private void draw(Book book, List<String> notes) throws IOException {
@@ -156,19 +181,20 @@ public final class DocketPdf {
 
   /** Every page side by side, as large as the room allows, all at one scale. */
   private void drawings(PDRectangle room) throws IOException {
-    List<WrapDrawing> drawings =
-        Pages.of(outside).stream().map(w -> WrapDrawing.of(w, unit)).toList();
-    double across = drawings.stream().mapToDouble(d -> d.view().width()).sum();
-    double down = drawings.stream().mapToDouble(d -> d.view().height()).max().orElse(1);
+    List<WrapDrawing> all =
+        Pages.of(outside).stream().map(w -> WrapDrawing.printed(w, unit)).toList();
+    double across = all.stream().mapToDouble(d -> d.view().width()).sum();
+    double down = all.stream().mapToDouble(d -> d.view().height()).max().orElse(1);
     double scale = Math.min(room.getWidth() / across, room.getHeight() / down);
     double x = room.getLowerLeftX() + (room.getWidth() - across * scale) / 2;
     double y = room.getUpperRightY() - (room.getHeight() - down * scale) / 2;
-    for (WrapDrawing d : drawings) {
-      Frame v = d.view();
+    for (WrapDrawing d : all) {
+      Rect v = d.view();
       AffineTransform toPage =
           new AffineTransform(scale, 0, 0, -scale, x - v.x() * scale, y + v.y() * scale);
-      new DrawingPdf(out, font, toPage)
-          .draw(d.items().stream().filter(i -> !i.layer().equals("centres")).toList());
+      drawings.add(
+          new DrawingAt(
+              toPage, d.marks().stream().filter(g -> !g.name().equals("centres")).toList()));
       x += v.width() * scale;
     }
   }

@@ -65,6 +65,65 @@ final class FlatePixels {
   }
 
   /**
+   * A picture that is clear in places, with its transparency as a soft mask (ISO 32000-1, 11.6.5.3)
+   * and its colours as they are without it. The same picture laid on black and on white says both:
+   * where the two differ, something shows through.
+   */
+  static PDImageXObject clear(PDDocument document, Rows onBlack, Rows onWhite, byte[] profile)
+      throws IOException {
+    int w = onBlack.width();
+    int h = onBlack.height();
+    COSStream mask = document.getDocument().createCOSStream();
+    Deflater deflater = new Deflater(Deflater.BEST_SPEED);
+    PDImageXObject image;
+    try (OutputStream raw = mask.createRawOutputStream();
+        DeflaterOutputStream out = new DeflaterOutputStream(raw, deflater, 1 << 16)) {
+      image = of(document, new ClearRows(onBlack, onWhite, out), profile);
+    } finally {
+      deflater.end();
+    }
+    image
+        .getCOSObject()
+        .setItem(COSName.SMASK, image(document, mask, w, h, 8, 1, PDDeviceGray.INSTANCE));
+    return image;
+  }
+
+  /** Colours without what shows through; the transparency goes elsewhere, row by row. */
+  private record ClearRows(Rows onBlack, Rows onWhite, OutputStream alpha) implements Rows {
+    @Override
+    public int width() {
+      return onBlack.width();
+    }
+
+    @Override
+    public int height() {
+      return onBlack.height();
+    }
+
+    @Override
+    public void next(byte[] rgb) throws IOException {
+      byte[] white = new byte[rgb.length];
+      onBlack.next(rgb);
+      onWhite.next(white);
+      byte[] row = new byte[1 + rgb.length / 3]; // filter None before each row
+      for (int i = 0; i < rgb.length; i += 3) {
+        int a = 255 - ((white[i + 1] & 0xff) - (rgb[i + 1] & 0xff));
+        a = Math.max(0, Math.min(255, a));
+        row[1 + i / 3] = (byte) a;
+        for (int c = i; c < i + 3; c++) {
+          rgb[c] = (byte) (a == 0 ? 0 : Math.min(255, ((rgb[c] & 0xff) * 255 + a / 2) / a));
+        }
+      }
+      alpha.write(row);
+    }
+
+    @Override
+    public void close() {
+      // both are closed by whoever opened them
+    }
+  }
+
+  /**
    * The pixels of a PNG as they are packed in it: no transparency, not interlaced. Its rows are
    * what a PDF's predictor 15 reads.
    */

@@ -1,11 +1,13 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.book.Book;
+import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Rect;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
+import java.awt.geom.AffineTransform;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -46,6 +48,7 @@ import org.apache.xmpbox.xml.XmpSerializer;
  * same bytes.
  */
 public final class PressFile {
+  private static final double POINTS_PER_MM = 72 / 25.4;
   private static final long IN_MEMORY = 8_000_000;
 
   private PressFile() {}
@@ -115,26 +118,46 @@ public final class PressFile {
       PDICCBased srgb = srgb(document);
       resources.put(COSName.getPDFName("DefaultRGB"), srgb);
       document.getDocumentCatalog().addOutputIntent(intent(document));
-      PageWriter writer = new PageWriter(document, resources, Frame.of(wrap.place()));
-      byte[] content = writer.write(artwork.marks());
-      writer.finishFonts();
-      page.setContents(
-          new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
-      describe(document, book, made);
-      CRC32 seed = new CRC32();
-      seed.update(content);
-      document.setDocumentId(seed.getValue());
-      document.save(out, CompressParameters.DEFAULT_COMPRESSION);
+      try (PdfParts parts = new PdfParts(document)) {
+        byte[] content =
+            PdfPainter.write(parts, resources, null, toPage(wrap.place()), artwork.marks());
+        parts.fonts().finish();
+        page.setContents(
+            new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
+        describe(document, book, made);
+        CRC32 seed = new CRC32();
+        seed.update(content);
+        document.setDocumentId(seed.getValue());
+        document.save(out, CompressParameters.DEFAULT_COMPRESSION);
+      }
     }
   }
 
+  /** From mm on the sheet, y down, to points on a page that lies there, y up. */
+  private static AffineTransform toPage(Box place) {
+    Rect r = Rect.of(place);
+    return new AffineTransform(
+        POINTS_PER_MM, 0, 0, -POINTS_PER_MM, -r.x() * POINTS_PER_MM, r.bottom() * POINTS_PER_MM);
+  }
+
   /**
-   * The file's name: title, kind, trim, pages, revision. Letters and digits of any script stay.
+   * The name of a file that is handed over: title, kind, house, trim, pages, revision, number.
+   * Letters and digits of any script stay.
    *
    * @param kind what it is, {@code wrap}
+   * @param revision of the cover
+   * @param number of what was made of the edition: two that differ never share one
+   * @param ending {@code pdf}
    */
-  public static String name(Book book, Wrap wrap, String kind, int revision) {
-    return stem(book, wrap, kind) + "_r" + revision + ".pdf";
+  public static String name(
+      Book book, Wrap wrap, String kind, int revision, int number, String ending) {
+    return stem(book, wrap, kind + "_" + wrap.house().id())
+        + "_r"
+        + revision
+        + "_no"
+        + number
+        + "."
+        + ending;
   }
 
   /** A name for any file of a cover, without revision and ending: title, kind, trim, pages. */
@@ -156,7 +179,7 @@ public final class PressFile {
             : title.substring(
                 0,
                 title.offsetByCodePoints(0, Math.min(60, title.codePointCount(0, title.length()))));
-    String pages = wrap.house().isShop() ? "" : "_" + wrap.spec().pages() + "pp";
+    String pages = !wrap.spec().binding().hasPages() ? "" : "_" + wrap.spec().pages() + "pp";
     return stem + "_" + kind + "_" + trim + pages;
   }
 

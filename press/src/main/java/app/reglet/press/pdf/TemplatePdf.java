@@ -6,17 +6,19 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.template.Template;
 import app.reglet.press.type.Typeface;
 import java.awt.geom.AffineTransform;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 
@@ -36,19 +38,23 @@ public final class TemplatePdf {
     try (PDDocument document = new PDDocument()) {
       document.setVersion(1.6f);
       PDOptionalContentGroup guides = layer(document);
-      PDFont font = DrawingPdf.font(document, face);
+      PdfParts parts = new PdfParts(document);
       for (Wrap wrap : Pages.of(outside)) {
         PDPage page = PageBoxes.page(wrap);
         document.addPage(page);
-        try (PDPageContentStream out = new PDPageContentStream(document, page)) {
-          out.beginMarkedContent(COSName.OC, guides);
-          AffineTransform toPage =
-              new AffineTransform(
-                  POINTS_PER_MM, 0, 0, -POINTS_PER_MM, 0, wrap.sheet().height().toPoints());
-          new DrawingPdf(out, font, toPage).draw(Template.items(wrap, unit));
-          out.endMarkedContent();
-        }
+        PDResources resources = new PDResources();
+        page.setResources(resources);
+        AffineTransform toPage =
+            new AffineTransform(
+                POINTS_PER_MM, 0, 0, -POINTS_PER_MM, 0, wrap.sheet().height().toPoints());
+        byte[] drawing =
+            PdfPainter.write(parts, resources, face, toPage, Template.marks(wrap, unit));
+        Operators layer = new Operators();
+        layer.op("BDC", COSName.OC, resources.add(guides));
+        page.setContents(
+            List.of(stream(document, layer.bytes()), stream(document, drawing), end(document)));
       }
+      parts.fonts().finish();
       document.getDocumentInformation().setTitle("Template, " + outside.sheet().print(unit));
       document.getDocumentInformation().setProducer("Reglet");
       document.setDocumentId(FIXED_ID);
@@ -58,6 +64,16 @@ public final class TemplatePdf {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static PDStream stream(PDDocument document, byte[] content) throws IOException {
+    return new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE);
+  }
+
+  private static PDStream end(PDDocument document) throws IOException {
+    Operators end = new Operators();
+    end.op("EMC");
+    return stream(document, end.bytes());
   }
 
   /** The layer: on when looked at, off when printed or exported (Table 102, usage dictionary). */

@@ -240,6 +240,17 @@ public final class PictureReader {
     }
   }
 
+  /** Whether something may show through a picture that is no JPEG. */
+  public static boolean mayBeTransparent(Picture picture) {
+    try (Opened opened =
+        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
+      var type = opened.reader.getRawImageType(0);
+      return type == null || type.getColorModel().hasAlpha();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /**
    * The stored rows one after the other, without the whole in memory (but for interlaced PNGs,
    * which are bounded when they come in).

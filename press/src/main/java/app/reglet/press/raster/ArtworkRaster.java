@@ -1,30 +1,21 @@
 package app.reglet.press.raster;
 
+import app.reglet.core.design.Colour;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Frame;
 import app.reglet.press.art.Mark;
-import app.reglet.press.art.Paint;
-import app.reglet.press.picture.Orientation;
-import app.reglet.press.picture.PictureReader;
+import app.reglet.press.art.Rect;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
-import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
+import java.util.List;
 
 /** Draws {@link Artwork} as pixels in sRGB, from the same marks as screen and press file. */
 public final class ArtworkRaster {
   private static final double MM_PER_INCH = 25.4;
 
-  /** Of a picture as it is decoded: more than any screen or shop shows. */
-  private static final long MOST_PIXELS = 24_000_000;
-
-  private final Graphics2D g;
-
-  private ArtworkRaster(Graphics2D g) {
-    this.g = g;
-  }
+  private ArtworkRaster() {}
 
   /**
    * The whole sheet.
@@ -37,61 +28,65 @@ public final class ArtworkRaster {
             (int) artwork.wrap().sheet().width().toPixels(ppi),
             (int) artwork.wrap().sheet().height().toPixels(ppi),
             BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = graphics(image);
+    g.setColor(Color.WHITE);
+    g.fillRect(0, 0, image.getWidth(), image.getHeight());
+    g.scale(ppi / MM_PER_INCH, ppi / MM_PER_INCH);
+    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(artwork.marks());
+    g.dispose();
+    return image;
+  }
+
+  /** A part of the sheet as a picture of this width; its height follows. */
+  public static BufferedImage render(Artwork artwork, Rect part, int width) {
+    double perMm = width / part.width();
+    BufferedImage image =
+        new BufferedImage(
+            width,
+            Math.max(1, (int) Math.round(part.height() * perMm)),
+            BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = graphics(image);
+    g.setColor(Color.WHITE);
+    g.fillRect(0, 0, image.getWidth(), image.getHeight());
+    g.scale(perMm, perMm);
+    g.translate(-part.x(), -part.y());
+    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(artwork.marks());
+    g.dispose();
+    return image;
+  }
+
+  /** Marks on nothing, ARGB. */
+  public static BufferedImage clear(List<Mark> marks, Rect area, double perMm) {
+    BufferedImage image =
+        new BufferedImage(
+            Math.max(1, (int) Math.ceil(area.width() * perMm)),
+            Math.max(1, (int) Math.ceil(area.height() * perMm)),
+            BufferedImage.TYPE_INT_ARGB);
+    Graphics2D g = graphics(image);
+    g.scale(image.getWidth() / area.width(), image.getHeight() / area.height());
+    g.translate(-area.x(), -area.y());
+    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(marks);
+    g.dispose();
+    return image;
+  }
+
+  /** What marks cover, roughly: never less than they do. */
+  public static Rectangle2D bounds(List<Mark> marks) {
+    BoundsPainter bounds = new BoundsPainter();
+    bounds.paint(marks);
+    return bounds.all();
+  }
+
+  static Graphics2D graphics(BufferedImage image) {
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
     g.setRenderingHint(
         RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-    g.setColor(Color.WHITE);
-    g.fillRect(0, 0, image.getWidth(), image.getHeight());
-    g.scale(ppi / MM_PER_INCH, ppi / MM_PER_INCH);
-    ArtworkRaster raster = new ArtworkRaster(g);
-    artwork.marks().forEach(raster::draw);
-    g.dispose();
-    return image;
+    return g;
   }
 
-  private void draw(Mark mark) {
-    if (mark instanceof Mark.Area a) {
-      g.setColor(colour(a.paint()));
-      g.fill(rectangle(a.frame()));
-    } else if (mark instanceof Mark.Glyphs run) {
-      glyphs(run);
-    } else if (mark instanceof Mark.Image i) {
-      image(i);
-    }
-  }
-
-  private void glyphs(Mark.Glyphs run) {
-    g.setColor(colour(run.paint()));
-    for (int i = 0; i < run.glyphs().length; i++) {
-      AffineTransform at = new AffineTransform(run.place());
-      at.translate(run.x()[i], 0);
-      at.scale(run.size(), run.size());
-      g.fill(at.createTransformedShape(run.face().outline(run.glyphs()[i])));
-    }
-  }
-
-  private void image(Mark.Image i) {
-    BufferedImage pixels = PictureReader.pixels(i.picture(), MOST_PIXELS);
-    var before = g.getClip();
-    g.clip(rectangle(i.clip()));
-    Frame w = i.whole();
-    AffineTransform t = new AffineTransform(w.width(), 0, 0, w.height(), w.x(), w.y());
-    t.concatenate(Orientation.upright(i.picture().orientation()));
-    t.scale(1.0 / pixels.getWidth(), 1.0 / pixels.getHeight());
-    g.drawImage(pixels, t, null);
-    g.setClip(before);
-  }
-
-  private static Rectangle2D rectangle(Frame f) {
-    return new Rectangle2D.Double(f.x(), f.y(), f.width(), f.height());
-  }
-
-  private static Color colour(Paint paint) {
-    return paint instanceof Paint.Rgb rgb
-        ? new Color(
-            (float) rgb.colour().red(), (float) rgb.colour().green(), (float) rgb.colour().blue())
-        : Color.BLACK;
+  private static Color colour(Colour.Solid colour) {
+    return new Color(colour.onScreen());
   }
 }

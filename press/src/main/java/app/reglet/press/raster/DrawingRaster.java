@@ -1,19 +1,10 @@
 package app.reglet.press.raster;
 
 import app.reglet.core.Refusal;
-import app.reglet.press.art.Frame;
-import app.reglet.press.drawing.HatchLines;
-import app.reglet.press.drawing.Item;
-import app.reglet.press.type.ShapedLine;
+import app.reglet.press.art.Mark;
 import app.reglet.press.type.Typeface;
-import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Line2D;
-import java.awt.geom.Path2D;
-import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.awt.image.IndexColorModel;
@@ -43,13 +34,7 @@ public final class DrawingRaster {
   private static final int INK = 0x26;
   private static final double MM_PER_INCH = 25.4;
 
-  private final Graphics2D g;
-  private final Typeface face;
-
-  private DrawingRaster(Graphics2D g, Typeface face) {
-    this.g = g;
-    this.face = face;
-  }
+  private DrawingRaster() {}
 
   /**
    * The drawing as a PNG file.
@@ -57,11 +42,12 @@ public final class DrawingRaster {
    * @param width in whole pixels
    * @param height in whole pixels
    * @param ppi pixels per inch; also written into the file
-   * @param items in mm, origin top left
+   * @param marks in mm, origin top left
    * @param face of the labels
    * @throws Refusal when the picture would be too large
    */
-  public static byte[] png(long width, long height, int ppi, List<Item> items, Typeface face) {
+  public static byte[] png(
+      long width, long height, int ppi, List<Mark.Group> marks, Typeface face) {
     if (width * height > MOST_PIXELS) {
       throw new Refusal(
           "ppi",
@@ -75,93 +61,11 @@ public final class DrawingRaster {
     }
     BufferedImage cover =
         new BufferedImage((int) width, (int) height, BufferedImage.TYPE_BYTE_GRAY);
-    Graphics2D g = cover.createGraphics();
-    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
-    g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+    Graphics2D g = ArtworkRaster.graphics(cover);
     g.scale(ppi / MM_PER_INCH, ppi / MM_PER_INCH);
-    g.setColor(Color.WHITE);
-    new DrawingRaster(g, face).draw(items);
+    new RasterPainter(cover, g, c -> Color.WHITE, face).paint(marks);
     g.dispose();
     return write(indexed(cover), ppi);
-  }
-
-  private void draw(List<Item> items) {
-    for (Item item : items) {
-      if (item instanceof Item.Path p) {
-        path(p);
-      } else if (item instanceof Item.Hatch h) {
-        hatch(h);
-      } else if (item instanceof Item.Label l) {
-        label(l);
-      }
-    }
-  }
-
-  private void path(Item.Path p) {
-    Path2D path = new Path2D.Double();
-    for (double[] run : p.shapes()) {
-      path.moveTo(run[0], run[1]);
-      for (int i = 2; i < run.length; i += 2) {
-        path.lineTo(run[i], run[i + 1]);
-      }
-      if (p.closed()) {
-        path.closePath();
-      }
-    }
-    if (p.filled()) {
-      g.fill(path);
-      return;
-    }
-    float[] dashes = null;
-    if (!p.dashes().isEmpty()) {
-      dashes = new float[p.dashes().size()];
-      for (int i = 0; i < dashes.length; i++) {
-        dashes[i] = p.dashes().get(i).floatValue();
-      }
-    }
-    g.setStroke(
-        new BasicStroke(
-            (float) p.weight(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, dashes, 0));
-    g.draw(path);
-  }
-
-  private void hatch(Item.Hatch h) {
-    var before = g.getClip();
-    Path2D area = new Path2D.Double(Path2D.WIND_EVEN_ODD);
-    area.append(rectangle(h.outer()), false);
-    if (h.inner() != null) {
-      area.append(rectangle(h.inner()), false);
-    }
-    g.clip(area);
-    g.setStroke(new BasicStroke((float) h.weight()));
-    for (double[] l : HatchLines.of(h)) {
-      g.draw(new Line2D.Double(l[0], l[1], l[2], l[3]));
-    }
-    g.setClip(before);
-  }
-
-  private static Rectangle2D rectangle(Frame f) {
-    return new Rectangle2D.Double(f.x(), f.y(), f.width(), f.height());
-  }
-
-  private void label(Item.Label l) {
-    ShapedLine line = face.shape(l.text(), 0);
-    double back =
-        switch (l.anchor()) {
-          case START -> 0;
-          case MIDDLE -> line.advance() / 2;
-          case END -> line.advance();
-        };
-    AffineTransform before = g.getTransform();
-    g.translate(l.x(), l.y());
-    g.rotate(Math.toRadians(l.turn()));
-    g.scale(l.size(), l.size());
-    g.translate(-back, 0);
-    for (int i = 0; i < line.glyphs().length; i++) {
-      AffineTransform at = AffineTransform.getTranslateInstance(line.x()[i], 0);
-      g.fill(at.createTransformedShape(face.outline(line.glyphs()[i])));
-    }
-    g.setTransform(before);
   }
 
   /** The cover of each pixel as an index into a palette of one ink from clear to full. */

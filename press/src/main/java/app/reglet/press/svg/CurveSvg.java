@@ -15,6 +15,7 @@ import java.util.List;
  * count marked. User unit 1 px.
  */
 public final class CurveSvg {
+  private static final String INK = app.reglet.press.art.Labels.INK.hex();
   private static final double WIDTH = 900;
   private static final double HEIGHT = 300;
   private static final double LEFT = 62;
@@ -93,7 +94,7 @@ public final class CurveSvg {
   }
 
   private void axes() {
-    out.open("g", "class", "axes", "stroke", DrawingSvg.INK, "fill", DrawingSvg.INK);
+    out.open("g", "class", "axes", "stroke", INK, "fill", INK);
     stroke(LEFT, HEIGHT - FOOT, WIDTH - RIGHT, HEIGHT - FOOT, 1);
     stroke(LEFT, TOP - 6, LEFT, HEIGHT - FOOT, 1);
     for (double v : ticks(0, highest * 1.08, 5)) {
@@ -155,7 +156,7 @@ public final class CurveSvg {
 
   /** Steps have no line of their own: the curve shows them. */
   private void thresholds() {
-    out.open("g", "class", "thresholds", "stroke", DrawingSvg.INK, "fill", DrawingSvg.INK);
+    out.open("g", "class", "thresholds", "stroke", INK, "fill", INK);
     double busyUntil = Double.NEGATIVE_INFINITY;
     int row = 0;
     int before = -1;
@@ -215,7 +216,7 @@ public final class CurveSvg {
         "fill",
         "none",
         "stroke",
-        DrawingSvg.INK,
+        INK,
         "stroke-width",
         bound ? 2.2 : 1,
         "stroke-dasharray",

@@ -4,9 +4,9 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Rect;
 import app.reglet.press.drawing.Guides;
-import app.reglet.press.drawing.Item;
 import app.reglet.press.raster.DrawingRaster;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.Typeface;
@@ -46,34 +46,34 @@ public final class Template {
   private Template() {}
 
   /** The guides of a page with the names of its panels, in mm from its top left. */
-  public static List<Item> items(Wrap page, Unit unit) {
-    double px = page.house().isShop() ? PX * 4 : PX;
-    List<Item> items = new ArrayList<>(Guides.of(page, unit, px));
+  public static List<Mark.Group> marks(Wrap page, Unit unit) {
+    double px = page.spec().binding().isInPixels() ? PX * 4 : PX;
+    List<Mark.Group> marks = new ArrayList<>(Guides.of(page, unit, px, false));
+    List<Mark> names = new ArrayList<>();
     for (Panel p : page.panels()) {
       if (!p.kind().isHinge()) {
-        items.add(name(page, p, unit, px));
+        names.add(name(page, p, unit, px));
       }
     }
-    return items;
+    marks.add(Mark.Group.named("names", names));
+    return marks;
   }
 
   /**
    * A panel's name and size: at its head on the left, or upright beside the middle where narrow.
    */
-  private static Item name(Wrap page, Panel p, Unit unit, double px) {
-    Frame trim = Frame.of(p.trim());
-    Frame safe = p.safe().isEmpty() ? trim : Frame.of(p.safe());
+  private static Mark name(Wrap page, Panel p, Unit unit, double px) {
+    Rect trim = Rect.of(p.trim());
+    Rect safe = p.safe().isEmpty() ? trim : Rect.of(p.safe());
     String text = page.nameOf(p.kind()) + "  " + p.trim().size().brief(unit);
     boolean level = safe.width() > text.length() * 6 * px;
-    return new Item.Label(
-        "names",
+    return new Mark.Label(
         text,
         level ? safe.x() + 5 * px : trim.x() + trim.width() / 2 - 4 * px,
         level ? safe.y() + 15 * px : safe.y() + 8 * px,
-        level ? Item.Anchor.START : Item.Anchor.END,
+        level ? Mark.Label.Anchor.START : Mark.Label.Anchor.END,
         10 * px,
         level ? 0 : -90,
-        true,
         false,
         "panel-name");
   }
@@ -84,7 +84,7 @@ public final class Template {
         page.sheet().width().toMm(),
         page.sheet().height().toMm(),
         page.page().title() + ", " + page.sheet().print(unit),
-        items(page, unit),
+        marks(page, unit),
         LAYERS);
   }
 
@@ -108,7 +108,7 @@ public final class Template {
         page.sheet().width().toPixels(ppi),
         page.sheet().height().toPixels(ppi),
         ppi,
-        items(page, unit),
+        marks(page, unit),
         face);
   }
 }

@@ -1,6 +1,6 @@
 package app.reglet.press.type;
 
-import app.reglet.core.design.Content;
+import app.reglet.core.design.Words;
 import java.awt.geom.Rectangle2D;
 import java.text.BreakIterator;
 import java.util.ArrayList;
@@ -20,7 +20,7 @@ public final class Setter {
   private static final double HAIR = 1e-6;
 
   private final Typeface face;
-  private final Content.Words words;
+  private final Words words;
   private final double tracking;
   private final List<List<Segment>> paragraphs = new ArrayList<>();
   private final Map<String, ShapedLine> shaped = new HashMap<>();
@@ -33,7 +33,7 @@ public final class Setter {
   /** A stretch of text between two places where a line may break; the width excludes end spaces. */
   private record Segment(String text, double solid, double full) {}
 
-  private Setter(Content.Words words, String text, Typeface face) {
+  private Setter(Words words, String text, Typeface face) {
     this.face = face;
     this.words = words;
     this.tracking = words.tracking() / 1000.0;
@@ -51,8 +51,7 @@ public final class Setter {
    * @param width of the frame along the lines, mm
    * @param height of the frame across the lines, mm
    */
-  public static SetWords set(
-      Content.Words words, String text, Typeface face, double width, double height) {
+  public static SetWords set(Words words, String text, Typeface face, double width, double height) {
     if (text.isBlank()) {
       return new SetWords(words.size().toMm(), List.of(), false);
     }
@@ -164,7 +163,7 @@ public final class Setter {
     List<String> lines = broken(size, width);
     double block = blockHeight(lines.size(), size);
     double top =
-        switch (words.stand()) {
+        switch (words.vertical()) {
           case TOP -> 0;
           case MIDDLE -> (height - block) / 2;
           case BOTTOM -> height - block;

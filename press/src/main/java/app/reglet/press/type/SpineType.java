@@ -1,9 +1,8 @@
 package app.reglet.press.type;
 
-import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.SpineRoom;
 import app.reglet.core.wrap.Wrap;
 
 /**
@@ -20,13 +19,12 @@ public record SpineType(boolean offered, Length band, Length largest, Length lea
 
   /** The room on a wrap for a face, by the face's own metrics. */
   public static SpineType of(Wrap wrap, Typeface face) {
-    SpineTypeRule rule = wrap.rules().spineType();
-    Length band = wrap.panel(PanelKind.SPINE).map(p -> p.safe().width()).orElse(Length.ZERO);
+    SpineRoom room = SpineRoom.of(wrap);
     return new SpineType(
-        band.isPositive() && rule.allows(wrap.spec().pages(), wrap.spine().stated()),
-        band,
-        Length.nearMm(Setter.largestIn(face, band.toMm())),
-        rule.leastSize(),
+        room.printed(),
+        room.band(),
+        Length.nearMm(Setter.largestIn(face, room.band().toMm())),
+        room.least(),
         face.name());
   }
 

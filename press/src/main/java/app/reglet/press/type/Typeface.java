@@ -26,12 +26,16 @@ public final class Typeface {
   /** Letters with ascenders, and the ligatures that may stand higher than their letters do. */
   private static final String ASCENDING = "b d f h k l Th ff fi fl ffi fb fh fj fk";
 
+  /** Curves are followed to so many ems: to a hundredth of a mm in letters 100 mm high. */
+  private static final double FLATNESS = 0.0001;
+
   private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
   private final String id;
   private final String name;
   private final String resource;
   private final Map<Integer, Rectangle2D> inks = new ConcurrentHashMap<>();
+  private final Map<Integer, double[]> hulls = new ConcurrentHashMap<>();
   private volatile Loaded loaded;
 
   /** The file and what was measured of it. */
@@ -175,6 +179,11 @@ public final class Typeface {
     GlyphVector v = loaded().spaced().createGlyphVector(EXACT, new int[] {glyph});
     return java.awt.geom.AffineTransform.getScaleInstance(1 / EM, 1 / EM)
         .createTransformedShape(v.getGlyphOutline(0));
+  }
+
+  /** The corners of the convex hull of a glyph's outline, x and y in turn, in ems. */
+  public double[] hull(int glyph) {
+    return hulls.computeIfAbsent(glyph, g -> Hull.of(outline(g), FLATNESS)).clone();
   }
 
   /** The characters of a text that this face has no glyph for, each once; empty when it has all. */

@@ -15,7 +15,8 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Everywhere;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
-import app.reglet.press.art.Frame;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Rect;
 import app.reglet.press.pdf.TemplatePdf;
 import app.reglet.press.template.Template;
 import app.reglet.press.type.Typeface;
@@ -48,7 +49,7 @@ public class WrapDrawingTest {
     return Everywhere.named(w) + " " + w.page().id();
   }
 
-  private static Rectangle2D box(Item.Label l) {
+  private static Rectangle2D box(Mark.Label l) {
     double width = FACE.shape(l.text(), 0).advance() * l.size();
     double height = l.size() * 0.72;
     double x =
@@ -57,7 +58,7 @@ public class WrapDrawingTest {
           case MIDDLE -> l.x() - width / 2;
           case END -> l.x() - width;
         };
-    if (l.turn() == -90) {
+    if (l.angle() == -90) {
       return new Rectangle2D.Double(l.x() - height, l.y() - width / 2, height, width);
     }
     return new Rectangle2D.Double(x, l.y() - height, width, height);
@@ -69,11 +70,12 @@ public class WrapDrawingTest {
     int drawings = 0;
     for (Wrap w : wraps()) {
       for (Unit unit : new Unit[] {Unit.IN, Unit.MM}) {
-        WrapDrawing d = WrapDrawing.of(w, w.house().isShop() ? Unit.PX : unit);
-        List<Item.Label> figures =
-            d.items().stream()
-                .filter(Item.Label.class::isInstance)
-                .map(Item.Label.class::cast)
+        WrapDrawing d = WrapDrawing.of(w, w.house().isInPixels() ? Unit.PX : unit);
+        List<Mark.Label> figures =
+            d.marks().stream()
+                .flatMap(g -> g.marks().stream())
+                .filter(Mark.Label.class::isInstance)
+                .map(Mark.Label.class::cast)
                 .filter(l -> l.kind().equals("figure"))
                 .toList();
         assertThat(figures).as(named(w)).hasSizeGreaterThanOrEqualTo(2);
@@ -125,38 +127,50 @@ public class WrapDrawingTest {
   @Test
   public void everyGuideHasItsLineType() {
     for (Wrap w : wraps()) {
-      List<Item> guides = Guides.of(w, Unit.MM, 0.3);
-      assertThat(guides.stream().map(Item::layer)).as(named(w)).contains("trim", "centres");
-      assertThat(guides.stream().anyMatch(i -> i.layer().equals("fold")))
+      List<Mark.Group> guides = Guides.of(w, Unit.MM, 0.3, false);
+      assertThat(guides.stream().map(Mark.Group::name)).as(named(w)).contains("trim", "centres");
+      assertThat(guides.stream().anyMatch(i -> i.name().equals("fold")))
           .isEqualTo(!w.folds().isEmpty());
-      assertThat(guides.stream().filter(i -> i.layer().equals("turn-in")).count())
+      assertThat(guides.stream().filter(i -> i.name().equals("turn-in")).count())
           .isEqualTo(w.turnIn() ? 1 : 0);
-      for (Item i : guides) {
-        if (i instanceof Item.Path p && p.layer().equals("trim")) {
-          assertThat(p.dashes()).isEmpty(); // trim is continuous
-        }
-        if (i instanceof Item.Path p && p.layer().equals("fold")) {
-          assertThat(p.dashes()).hasSize(4); // long dash and dot
-        }
-        if (i instanceof Item.Hatch h) {
-          assertThat(h.angle())
-              .isEqualTo(
-                  switch (h.layer()) {
-                    case "bleed" -> 45;
-                    case "turn-in" -> -45;
-                    case "hinge" -> 0;
-                    default -> 90; // glue
-                  });
+      for (Mark.Group g : guides) {
+        for (Mark m : g.marks()) {
+          if (m instanceof Mark.Path p && g.name().equals("trim")) {
+            assertThat(p.pen().dashes()).isEmpty(); // trim is continuous
+          }
+          if (m instanceof Mark.Path p && g.name().equals("fold")) {
+            assertThat(p.pen().dashes()).hasSize(4); // long dash and dot
+          }
+          if (m instanceof Mark.Group hatch) {
+            int wanted =
+                switch (g.name()) {
+                  case "bleed" -> 45;
+                  case "turn-in" -> -45;
+                  case "hinge" -> 0;
+                  default -> 90; // glue
+                };
+            assertThat(angle(hatch)).as(g.name()).isCloseTo(wanted, within(1e-6));
+          }
         }
       }
     }
   }
 
+  /** Of the first line of a hatching: 0 upright, turning clockwise. */
+  private static double angle(Mark.Group hatch) {
+    double[] a = new double[6];
+    double[] b = new double[6];
+    var points = ((Mark.Path) hatch.marks().get(0)).shape().getPathIterator(null);
+    points.currentSegment(a);
+    points.next();
+    points.currentSegment(b);
+    return Math.toDegrees(Math.atan2(-(b[0] - a[0]), b[1] - a[1]));
+  }
+
   @Test
   public void hatchLinesAreParallelAndEvenlyApart() {
     for (int angle : new int[] {0, 45, -45, 90}) {
-      Item.Hatch h = new Item.Hatch("x", new Frame(10, 20, 60, 30), null, 2.5, angle, 0.1);
-      List<double[]> lines = HatchLines.of(h);
+      List<double[]> lines = HatchLines.of(new Rect(10, 20, 60, 30), 2.5, angle);
       assertThat(lines.size()).isGreaterThan(10);
       double before = Double.NaN;
       for (double[] l : lines) {

@@ -5,15 +5,17 @@ import app.reglet.core.book.Book;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.DesignDocument;
+import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
+import app.reglet.press.art.PlacedPage;
+import app.reglet.press.compose.Composer;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.svg.Addresses;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -102,7 +104,20 @@ public record Golden(String name, Wrap wrap) {
   }
 
   /** Where a screen finds a picture: in the address itself. */
-  public static String address(Picture picture) {
+  public static final Addresses ADDRESSES =
+      new Addresses() {
+        @Override
+        public String picture(Picture picture) {
+          return address(picture);
+        }
+
+        @Override
+        public String page(PlacedPage page) {
+          return PageAddress.of(page);
+        }
+      };
+
+  private static String address(Picture picture) {
     try {
       return "data:image/"
           + picture.format().name().toLowerCase(java.util.Locale.ROOT)

@@ -1,9 +1,9 @@
 package app.reglet.web.bench;
 
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,8 +21,8 @@ public class HistoryController {
   }
 
   @GetMapping("/editions/{id}/history")
-  String page(@PathVariable Long id, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String page(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
     model.addAttribute("place", "bench");
     model.addAttribute("view", "history");

@@ -2,7 +2,7 @@ package app.reglet.web.bench;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.DesignDocument;
+import app.reglet.core.design.document.DesignDocument;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;

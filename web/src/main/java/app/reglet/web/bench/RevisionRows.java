@@ -10,7 +10,18 @@ import org.springframework.data.jpa.repository.Query;
 public interface RevisionRows extends JpaRepository<RevisionEntity, Long> {
   Optional<RevisionEntity> findByEditionIdAndNumber(Long editionId, int number);
 
-  Optional<RevisionEntity> findFirstByEditionIdOrderByNumberDesc(Long editionId);
+  @Query("select max(r.number) from RevisionEntity r where r.editionId = :edition")
+  Optional<Integer> newest(Long edition);
+
+  /** What a change was. */
+  @Query("select r.what from RevisionEntity r where r.editionId = :edition and r.number = :number")
+  Optional<String> what(Long edition, int number);
+
+  /** What the changes on top of a revision were, the newest first. */
+  @Query(
+      "select r.what from RevisionEntity r where r.editionId = :edition and r.parent = :parent"
+          + " order by r.number desc")
+  List<String> whatOnTop(Long edition, int parent, Limit limit);
 
   @Query(
       "select new app.reglet.web.bench.Revisions$Change(r.number, r.parent, r.what, r.made, r.by)"

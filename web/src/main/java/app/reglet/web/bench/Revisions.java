@@ -1,8 +1,6 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.design.Background;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
 import app.reglet.web.people.Who;
 import app.reglet.web.shell.Conflict;
@@ -25,8 +23,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Revisions {
-  private static final Design EMPTY = new Design(Background.plain(new Colour(0xf4efe4)), List.of());
-
   private static final int MOST_CHANGES = 500;
 
   /**
@@ -55,7 +51,7 @@ public class Revisions {
    */
   public Design current(EditionEntity edition) {
     if (edition.getRevision() == 0) {
-      return EMPTY;
+      return Design.EMPTY;
     }
     RevisionEntity row =
         row(edition)
@@ -71,7 +67,9 @@ public class Revisions {
       throw new Refusal(
           "Its design, revision "
               + row.getNumber()
-              + ", can't be read: it was written by another Reglet, or is damaged.");
+              + ", can't be read: it was written by another Reglet, or is damaged ("
+              + e.getMessage().replaceAll("^This design can't be read: |\\.$", "")
+              + ").");
     }
   }
 
@@ -126,14 +124,14 @@ public class Revisions {
 
   /** What undo would take back, empty at the start. */
   public Optional<String> undoable(EditionEntity edition) {
-    return row(edition).map(RevisionEntity::getWhat);
+    return edition.getRevision() == 0
+        ? Optional.empty()
+        : rows.what(edition.getId(), edition.getRevision());
   }
 
   /** What redo would do again. */
   public Optional<String> redoable(EditionEntity edition) {
-    return rows.findFirstByEditionIdAndParentOrderByNumberDesc(
-            edition.getId(), edition.getRevision())
-        .map(RevisionEntity::getWhat);
+    return rows.whatOnTop(edition.getId(), edition.getRevision(), Limit.of(1)).stream().findFirst();
   }
 
   /**
@@ -146,18 +144,19 @@ public class Revisions {
   public void save(Long editionId, int base, Design design, String what) {
     EditionEntity edition = edition(editionId);
     expect(edition, base);
-    if (design.equals(current(edition))) {
-      return;
+    if (!design.equals(current(edition))) {
+      add(edition, design, what);
     }
-    int number =
-        rows.findFirstByEditionIdOrderByNumberDesc(editionId)
-                .map(RevisionEntity::getNumber)
-                .orElse(0)
-            + 1;
+  }
+
+  /** Stores a change of the design in force, which is another. */
+  public void add(EditionEntity edition, Design design, String what) {
+    int base = edition.getRevision();
+    int number = rows.newest(edition.getId()).orElse(0) + 1;
     lay(edition, number);
     rows.save(
         new RevisionEntity(
-            editionId,
+            edition.getId(),
             number,
             base,
             what.length() > 200 ? what.substring(0, 200) : what,
@@ -194,7 +193,7 @@ public class Revisions {
     return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
   }
 
-  private static void expect(EditionEntity edition, int base) {
+  static void expect(EditionEntity edition, int base) {
     if (edition.getRevision() != base) {
       throw new Conflict(
           "This cover was changed in another window (it is at revision "

@@ -36,11 +36,17 @@ class Running implements DisposableBean {
   private final Path file;
   private final People people;
   private final DataDirectory data;
+  private final Warming warming;
   private final String address;
   private final String token;
   private boolean up;
 
-  Running(DataDirectory data, People people, @Value("${server.address:127.0.0.1}") String address) {
+  Running(
+      DataDirectory data,
+      People people,
+      Warming warming,
+      @Value("${server.address:127.0.0.1}") String address) {
+    this.warming = warming;
     this.data = data;
     this.people = people;
     this.address = address;
@@ -60,6 +66,7 @@ class Running implements DisposableBean {
       return;
     }
     int port = web.getWebServer().getPort();
+    warming.warm(port);
     String asked = address.equals("0.0.0.0") || address.equals("::") ? "127.0.0.1" : address;
     String place = JsonMapper.shared().writeValueAsString(new Place(asked, port, token));
     StoredFiles.write(file, out -> out.write(place.getBytes(StandardCharsets.UTF_8)));

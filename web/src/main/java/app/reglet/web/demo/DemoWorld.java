@@ -4,9 +4,10 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.design.Background;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -93,7 +94,7 @@ public class DemoWorld {
     compose(
         edition,
         StartingLayout.TIDEMARK,
-        new Background(new Colour(art.mean()), art.sha(), 0.5, 0.5, Background.Extent.SHEET));
+        Ground.plain(new Colour.Rgb(art.mean())).withPicture(art.sha()));
   }
 
   /** A stubborn little handbook at the metric house, with a count that can't be bound. */
@@ -111,7 +112,7 @@ public class DemoWorld {
         "£9.50");
     book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
     EditionEntity edition = edition(book, "osier-row", "A5", 171, "offset-100");
-    compose(edition, StartingLayout.LEDGER, Background.plain(new Colour(0x1f4a4d)));
+    compose(edition, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0x1f4a4d)));
   }
 
   /** A stapled chapbook. */
@@ -136,7 +137,7 @@ public class DemoWorld {
                 "black",
                 PageTurn.LTR)),
         StartingLayout.AXIS,
-        Background.plain(new Colour(0xd8cdb4)));
+        Ground.plain(new Colour.Rgb(0xd8cdb4)));
   }
 
   /** A cookbook in hardcover, printed in colour, its count not final yet. */
@@ -165,7 +166,7 @@ public class DemoWorld {
                 PageTurn.LTR));
     edition.setSpread("", 16);
     editions.save(edition);
-    compose(edition, StartingLayout.LEDGER, Background.plain(new Colour(0x8c3b26)));
+    compose(edition, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0x8c3b26)));
   }
 
   /** A field guide with a dust jacket round its case. */
@@ -193,7 +194,7 @@ public class DemoWorld {
                 "black",
                 PageTurn.LTR)),
         StartingLayout.TIDEMARK,
-        Background.plain(new Colour(0x2f4b5c)));
+        Ground.plain(new Colour.Rgb(0x2f4b5c)));
   }
 
   /** A book whose pages turn right to left, its cover printed inside too. */
@@ -219,7 +220,7 @@ public class DemoWorld {
                     PageTurn.RTL)
                 .withInsidePrinted(true)),
         StartingLayout.AXIS,
-        Background.plain(new Colour(0x3d3550)));
+        Ground.plain(new Colour.Rgb(0x3d3550)));
   }
 
   private Picture own(byte[] file, String name) {
@@ -245,17 +246,18 @@ public class DemoWorld {
         new EditionEntity(saved, house, houses.version(house), spec, clock.instant()));
   }
 
-  private void compose(EditionEntity edition, StartingLayout layout, Background background) {
+  private void compose(EditionEntity edition, StartingLayout layout, Ground ground) {
     Wrap wrap =
         Measuring.measure(
             edition.specification().orElseThrow(),
             houses.get(edition.getHouseId(), edition.getHouseVersion()));
-    Design empty = revisions.current(edition);
-    revisions.save(edition.getId(), 0, empty.withBackground(background), "Background");
+    Design laid =
+        revisions.current(edition).changed(PrintedSide.OUTSIDE, c -> c.withGround(ground));
+    revisions.save(edition.getId(), 0, laid, "Ground");
     revisions.save(
         edition.getId(),
         1,
-        layout.on(wrap, edition.getBook().facts(), background),
+        layout.on(wrap, edition.getBook().facts(), laid),
         "Layout " + layout.title());
   }
 }

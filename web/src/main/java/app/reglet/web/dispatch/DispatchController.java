@@ -10,10 +10,10 @@ import app.reglet.press.raster.EbookCover;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.web.shell.Downloads;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -32,8 +32,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 public class DispatchController {
   private final Covers covers;
   private final Pressing pressing;
+  private final FileNumbers numbers;
 
-  public DispatchController(Covers covers, Pressing pressing) {
+  DispatchController(Covers covers, Pressing pressing, FileNumbers numbers) {
+    this.numbers = numbers;
     this.covers = covers;
     this.pressing = pressing;
   }
@@ -49,14 +51,21 @@ public class DispatchController {
   public record Made(String page, String name, String size, List<FitCheck.Answer> answers) {}
 
   @GetMapping("/editions/{id}/dispatch")
-  String page(@PathVariable Long id, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String page(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute(
         "fileNames",
-        cover.wrap().map(w -> files(w).stream().map(p -> name(cover, p)).toList()).orElse(null));
+        cover
+            .wrap()
+            .map(
+                w ->
+                    files(w).stream()
+                        .map(p -> name(cover, p, numbers.next(cover.edition())))
+                        .toList())
+            .orElse(null));
     return "dispatch";
   }
 
@@ -67,15 +76,15 @@ public class DispatchController {
 
   /** Makes the files, looks at them as a house would, and answers with what it found. */
   @PostMapping("/editions/{id}/dispatch")
-  String make(@PathVariable Long id, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String make(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
-    model.addAttribute("made", files(cover.measured()).stream().map(p -> made(cover, p)).toList());
+    model.addAttribute("made", files(cover.sheet()).stream().map(p -> made(cover, p)).toList());
     return "dispatch :: made";
   }
 
   private Made made(Cover cover, Wrap page) {
-    if (cover.house().isShop()) {
+    if (cover.edition().getBinding().isInPixels()) {
       EbookCover ebook = ebook(cover);
       return made(cover, page, ebook.file().length, answers(ebook, cover));
     }
@@ -89,19 +98,19 @@ public class DispatchController {
                 Files.size(file),
                 FitCheck.of(
                     PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file))),
-                    cover.measured())));
+                    cover.sheet())));
   }
 
-  private static Made made(Cover cover, Wrap page, long bytes, List<FitCheck.Answer> answers) {
+  private Made made(Cover cover, Wrap page, long bytes, List<FitCheck.Answer> answers) {
     return new Made(
         page.page().id(),
-        name(cover, page),
+        name(cover, page, numbers.take(cover.edition())),
         String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
         answers);
   }
 
   private static List<FitCheck.Answer> answers(EbookCover ebook, Cover cover) {
-    String wanted = cover.measured().sheet().print(Unit.PX);
+    String wanted = cover.sheet().sheet().print(Unit.PX);
     String found = ebook.width() + " × " + ebook.height() + " px";
     int most = cover.house().files().mostMegabytes();
     return List.of(
@@ -122,16 +131,20 @@ public class DispatchController {
   void pressFile(
       @PathVariable Long id,
       @RequestParam(defaultValue = "") String page,
-      HttpServletRequest request,
+      Viewer viewer,
       HttpServletResponse response)
       throws IOException {
-    Cover cover = covers.of(id, request);
-    List<Wrap> pages = files(cover.measured());
+    Cover cover = covers.of(id, viewer);
+    List<Wrap> pages = files(cover.sheet());
     Wrap wanted =
         pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
-    if (cover.house().isShop()) {
+    if (cover.edition().getBinding().isInPixels()) {
       byte[] file = ebook(cover).file();
-      Downloads.begin(response, name(cover, wanted), MediaType.IMAGE_JPEG, file.length);
+      Downloads.begin(
+          response,
+          name(cover, wanted, numbers.take(cover.edition())),
+          MediaType.IMAGE_JPEG,
+          file.length);
       response.getOutputStream().write(file);
       return;
     }
@@ -140,22 +153,29 @@ public class DispatchController {
         wanted,
         file -> {
           Downloads.begin(
-              response, name(cover, wanted), MediaType.APPLICATION_PDF, Files.size(file));
+              response,
+              name(cover, wanted, numbers.take(cover.edition())),
+              MediaType.APPLICATION_PDF,
+              Files.size(file));
           Files.copy(file, response.getOutputStream());
           return file;
         });
   }
 
   private EbookCover ebook(Cover cover) {
-    cover.measured();
+    cover.sheet();
     return pressing.atOnce(
         cover, () -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
   }
 
-  private static String name(Cover cover, Wrap page) {
-    int revision = cover.edition().getRevision();
-    return cover.house().isShop()
-        ? PressFile.stem(cover.book(), page, "ebook") + "_r" + revision + ".jpg"
-        : PressFile.name(cover.book(), page, page.page().id(), revision);
+  private static String name(Cover cover, Wrap page, int number) {
+    boolean pixels = page.spec().binding().isInPixels();
+    return PressFile.name(
+        cover.book(),
+        page,
+        pixels ? "ebook" : page.page().id(),
+        cover.edition().getRevision(),
+        number,
+        pixels ? "jpg" : "pdf");
   }
 }

@@ -18,13 +18,12 @@ import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
-import app.reglet.web.shell.UnitInForce;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.List;
@@ -36,6 +35,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
@@ -58,8 +58,8 @@ public class DocketController {
   }
 
   @GetMapping("/editions/{id}/docket")
-  String page(@PathVariable Long id, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String page(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     fill(model, cover, docket.standing(cover.edition(), cover.unit()), List.of());
     return "docket";
   }
@@ -68,17 +68,18 @@ public class DocketController {
   String save(
       @PathVariable Long id,
       @ModelAttribute DocketForm form,
-      HttpServletRequest request,
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      Viewer viewer,
       Model model) {
     EditionEntity edition = covers.edition(id);
     Optional<Wrap> before = covers.wrap(edition);
     String shape = shape(edition);
-    Unit typedIn = UnitInForce.of(request, covers.sheet(edition));
+    Unit typedIn = viewer.unitFor(covers.sheet(edition));
     Map<String, String> problems = docket.save(id, form, typedIn);
-    if (request.getHeader("HX-Request") == null) {
+    if (htmx == null) {
       return "redirect:/editions/" + id + "/docket";
     }
-    Cover after = covers.of(id, request);
+    Cover after = covers.of(id, viewer);
     fill(model, after, problems, changes(before, after));
     model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);
@@ -101,11 +102,8 @@ public class DocketController {
 
   @PostMapping("/editions/{id}/docket/remedy")
   String remedy(
-      @PathVariable Long id,
-      @RequestParam String code,
-      @RequestParam int choice,
-      HttpServletRequest request) {
-    Cover cover = covers.of(id, request);
+      @PathVariable Long id, @RequestParam String code, @RequestParam int choice, Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
     Remedy remedy =
         cover.findings().stream()
             .filter(f -> f.code().equals(code) && choice >= 0 && choice < f.remedies().size())
@@ -121,13 +119,9 @@ public class DocketController {
 
   /** Reads a book block's PDF and sets it against the facts; nothing is changed yet. */
   @PostMapping("/editions/{id}/docket/block")
-  String block(
-      @PathVariable Long id,
-      @RequestParam MultipartFile file,
-      HttpServletRequest request,
-      Model model)
+  String block(@PathVariable Long id, @RequestParam MultipartFile file, Viewer viewer, Model model)
       throws IOException {
-    Cover cover = covers.of(id, request);
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
     try (Uploads.Upload upload = uploads.take(file)) {
       model.addAttribute("name", upload.name());
@@ -184,6 +178,7 @@ public class DocketController {
     boolean told = told(e);
     model.addAttribute("told", told);
     model.addAttribute("fieldNames", DocketForm.fields(flaps.isPresent(), told));
+    model.addAttribute("choiceFields", DocketForm.CHOICES);
     model.addAttribute(
         "insideOffered", e.isInsidePrinted() || rules.flatMap(BindingRules::inside).isPresent());
     model.addAttribute("newer", covers.newerSheet(cover).orElse(null));

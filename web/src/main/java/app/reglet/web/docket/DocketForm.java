@@ -1,9 +1,13 @@
 package app.reglet.web.docket;
 
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.facts.TypedFacts;
+import app.reglet.web.titles.EditionEntity;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The docket as typed: every field a text. A field that the page doesn't show is null.
@@ -36,6 +40,20 @@ public record DocketForm(
     String told,
     String toldSource,
     String inside) {
+  /** The fields that stand among the house's choices and come anew with them. */
+  static final Set<String> CHOICES =
+      Set.of(
+          "trim",
+          "pages",
+          "spread",
+          "stock",
+          "ink",
+          "binding",
+          "frontFlap",
+          "backFlap",
+          "told",
+          "toldSource");
+
   /** The fields that the page of an edition shows, each with a message of its own. */
   static List<String> fields(boolean flaps, boolean told) {
     List<String> fields =
@@ -78,6 +96,27 @@ public record DocketForm(
     backFlap = bare(backFlap);
     told = bare(told);
     toldSource = bare(toldSource);
+  }
+
+  /**
+   * The facts as the reader wants them; a field that the page doesn't show stands as it is kept.
+   *
+   * @param sameTrim whether the trim stands there as it was printed
+   */
+  TypedFacts typed(EditionEntity e, boolean sameTrim) {
+    return new TypedFacts(
+        binding == null ? e.getBinding().id() : binding,
+        sameTrim ? e.getTrimKept() : trim,
+        pages == null ? e.getPagesTyped() : pages,
+        spread,
+        stock,
+        ink,
+        turn == null || PageTurn.byId(turn) == null ? e.getTurn().id() : turn,
+        frontFlap,
+        backFlap,
+        told,
+        toldSource,
+        inside != null);
   }
 
   private static String text(String s) {

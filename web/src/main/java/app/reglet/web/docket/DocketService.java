@@ -1,18 +1,18 @@
 package app.reglet.web.docket;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Isbn;
-import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Remedy;
-import app.reglet.core.house.BindingRules;
-import app.reglet.core.house.Choice;
-import app.reglet.core.house.Make;
-import app.reglet.core.house.PageCounts;
+import app.reglet.core.design.Design;
+import app.reglet.core.edit.Scaling;
+import app.reglet.core.facts.FactsReader;
+import app.reglet.core.facts.PageCount;
+import app.reglet.core.facts.ReadFacts;
+import app.reglet.core.facts.TypedFacts;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
@@ -41,8 +41,11 @@ public class DocketService {
   private final Editions editions;
   private final Houses houses;
   private final Covers covers;
+  private final Revisions revisions;
 
-  public DocketService(Books books, Editions editions, Houses houses, Covers covers) {
+  public DocketService(
+      Books books, Editions editions, Houses houses, Covers covers, Revisions revisions) {
+    this.revisions = revisions;
     this.books = books;
     this.editions = editions;
     this.houses = houses;
@@ -72,61 +75,106 @@ public class DocketService {
     Map<String, String> problems = new LinkedHashMap<>();
     tooLong(form, problems);
     words(edition.getBook(), form, problems);
-    choices(edition, form, problems);
-    trim(edition, form, unit, problems);
-    pages(edition, form, problems);
-    spread(edition, form, problems);
-    flaps(edition, form, unit, problems);
-    told(edition, form, unit, problems);
-    edition.setInsidePrinted(form.inside() != null);
+    if (form.house() != null && !form.house().equals(edition.getHouseId())) {
+      edition.setHouse(form.house(), houses.version(form.house()));
+    }
+    facts(edition, form, unit, problems);
     books.saveAndFlush(edition.getBook());
     editions.saveAndFlush(edition);
     return problems;
   }
 
+  /** Takes what could be read, and keeps what was typed where it could not. */
+  private void facts(
+      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
+    // what stands there as printed is the size itself, not its figures to six decimals
+    boolean same = form.trim().equals(edition.getTrim().print(unit));
+    ReadFacts read = FactsReader.read(form.typed(edition, same), covers.sheet(edition), unit);
+    read.problems().forEach(problems::putIfAbsent);
+    edition.setChoices(read.binding(), read.stock(), read.ink(), read.turn());
+    if (!isLong(form.trim())) {
+      Size before = edition.getTrim();
+      edition.setTrim(form.trim(), read.trim());
+      resize(edition, before, read);
+    }
+    if (form.pages() != null && !isLong(form.pages())) {
+      edition.setPages(form.pages(), read.pages());
+    }
+    if (form.spread() != null && !isLong(form.spread())) {
+      edition.setSpread(wrong(read, "spread", form.spread()), read.spread());
+    }
+    if (form.frontFlap() != null && !isLong(form.frontFlap())) {
+      edition.setFrontFlap(wrong(read, "frontFlap", form.frontFlap()), read.frontFlap());
+    }
+    if (form.backFlap() != null && !isLong(form.backFlap())) {
+      edition.setBackFlap(wrong(read, "backFlap", form.backFlap()), read.backFlap());
+    }
+    if (form.told() != null && !isLong(form.told())) {
+      edition.setToldSpine(
+          wrong(read, "told", form.told()),
+          read.told(),
+          form.toldSource() == null || problems.containsKey("toldSource")
+              ? edition.getToldSource()
+              : read.toldSource());
+    }
+    edition.setInsidePrinted(read.inside());
+  }
+
+  /** On a cover that is measured in pixels, what is on it goes with its size. */
+  private void resize(EditionEntity edition, Size before, ReadFacts read) {
+    if (!read.binding().isInPixels()
+        || read.trim() == null
+        || read.trim().equals(before)
+        || edition.getRevision() == 0) {
+      return;
+    }
+    Design design = revisions.current(edition);
+    Design scaled = Scaling.of(design, before, read.trim());
+    if (!scaled.equals(design)) {
+      revisions.add(edition, scaled, "Scaled to " + read.trim().print(Unit.PX));
+    }
+  }
+
+  private static boolean isLong(String typed) {
+    return typed.length() > LONGEST_FIGURE;
+  }
+
+  /** What was typed, when it could not be read. */
+  private static String wrong(ReadFacts read, String field, String typed) {
+    return read.problems().containsKey(field) ? typed : "";
+  }
+
   /** What is still wrong with what was typed before, by field. */
   Map<String, String> standing(EditionEntity edition, Unit unit) {
-    Map<String, String> problems = new LinkedHashMap<>();
-    wrong(
-        () -> TypedFigures.trim(edition.getTrimTyped(), unit),
-        edition.getTrimTyped(),
-        "trim",
-        problems);
-    wrong(
-        () -> PageCount.parse(edition.getPagesTyped()), edition.getPagesTyped(), "pages", problems);
-    wrong(
-        () -> Isbn.parse(edition.getBook().getIsbnTyped()),
-        edition.getBook().getIsbnTyped(),
-        "isbn",
-        problems);
-    problems.computeIfPresent("pages", (k, sentence) -> sentence + nearest(edition));
-    if (edition.getBinding() == Binding.EBOOK) {
-      problems.remove("pages");
+    Map<String, String> problems =
+        new LinkedHashMap<>(
+            FactsReader.read(typed(edition), covers.sheet(edition), unit).problems());
+    String isbn = edition.getBook().getIsbnTyped();
+    if (!isbn.isEmpty()) {
+      try {
+        Isbn.parse(isbn);
+      } catch (Refusal r) {
+        problems.put("isbn", r.getMessage());
+      }
     }
-    wrong(
-        () -> TypedFigures.spread(edition.getSpreadTyped(), edition),
-        edition.getSpreadTyped(),
-        "spread",
-        problems);
-    String front = edition.getFrontFlapTyped();
-    String back = edition.getBackFlapTyped();
-    String told = edition.getToldSpineTyped();
-    wrong(() -> TypedFigures.flap(front, unit), front, "frontFlap", problems);
-    wrong(() -> TypedFigures.flap(back, unit), back, "backFlap", problems);
-    wrong(() -> TypedFigures.told(told, unit), told, "told", problems);
     return problems;
   }
 
-  private static void wrong(
-      Runnable reading, String typed, String field, Map<String, String> problems) {
-    if (typed.isEmpty() && !field.equals("pages")) {
-      return;
-    }
-    try {
-      reading.run();
-    } catch (Refusal r) {
-      problems.put(field, r.getMessage());
-    }
+  /** The facts of an edition as they stand in its fields. */
+  private static TypedFacts typed(EditionEntity e) {
+    return new TypedFacts(
+        e.getBinding().id(),
+        e.getTrimTyped().isEmpty() ? e.getTrimKept() : e.getTrimTyped(),
+        e.getPagesTyped(),
+        e.getSpreadTyped(),
+        e.getStock(),
+        e.getInk(),
+        e.getTurn().id(),
+        e.getFrontFlapTyped(),
+        e.getBackFlapTyped(),
+        e.getToldSpineTyped(),
+        e.getToldSource(),
+        e.isInsidePrinted());
   }
 
   private static void tooLong(DocketForm form, Map<String, String> problems) {
@@ -189,167 +237,6 @@ public class DocketService {
     }
   }
 
-  private void choices(EditionEntity edition, DocketForm form, Map<String, String> problems) {
-    if (form.house() != null && !form.house().equals(edition.getHouseId())) {
-      edition.setHouse(form.house(), houses.version(form.house()));
-    }
-    RuleSheet house = covers.sheet(edition);
-    Binding binding = form.binding() == null ? edition.getBinding() : Binding.byId(form.binding());
-    if (binding == null || !house.bindings().containsKey(binding)) {
-      Binding other = house.bindings().keySet().stream().sorted().findFirst().orElseThrow();
-      problems.put(
-          "binding",
-          house.name()
-              + " does not offer "
-              + edition.getBinding().title().toLowerCase()
-              + "; taken: "
-              + other.title().toLowerCase()
-              + ".");
-      binding = other;
-    }
-    String stock = listed(house.stocks(), form.stock(), "stock", house, problems);
-    String ink = listed(house.inks(), form.ink(), "ink", house, problems);
-    PageTurn turn = PageTurn.byId(form.turn());
-    edition.setChoices(binding, stock, ink, turn == null ? edition.getTurn() : turn);
-  }
-
-  private static String listed(
-      List<? extends Choice> all,
-      String wanted,
-      String field,
-      RuleSheet house,
-      Map<String, String> problems) {
-    if (all.isEmpty()) {
-      return "";
-    }
-    if (all.stream().anyMatch(s -> s.id().equals(wanted))) {
-      return wanted;
-    }
-    Choice first = all.get(0);
-    if (wanted != null && !wanted.isEmpty()) {
-      problems.put(
-          field, house.name() + " has other papers and inks; taken: " + first.name() + ".");
-    }
-    return first.id();
-  }
-
-  private static void trim(
-      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
-    if (problems.containsKey("trim")) {
-      return;
-    }
-    try {
-      // what stands there as printed is the size itself, not its figures to six decimals
-      Size size =
-          form.trim().equals(edition.getTrim().print(unit))
-              ? edition.getTrim()
-              : TypedFigures.trim(form.trim(), unit);
-      edition.setTrim(form.trim(), size);
-    } catch (Refusal r) {
-      edition.setTrim(form.trim(), null);
-      problems.put("trim", r.getMessage());
-    }
-  }
-
-  private static void spread(EditionEntity edition, DocketForm form, Map<String, String> problems) {
-    if (form.spread() == null || problems.containsKey("spread")) {
-      return;
-    }
-    try {
-      edition.setSpread("", TypedFigures.spread(form.spread(), edition));
-    } catch (Refusal r) {
-      edition.setSpread(form.spread(), 0);
-      problems.put("spread", r.getMessage());
-    }
-  }
-
-  private void flaps(
-      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
-    if (form.frontFlap() == null && form.backFlap() == null
-        || problems.containsKey("frontFlap")
-        || problems.containsKey("backFlap")) {
-      return;
-    }
-    Optional<Length> usual =
-        Optional.ofNullable(covers.sheet(edition).bindings().get(edition.getBinding()))
-            .flatMap(r -> r.make().flaps())
-            .map(Make.FlapRange::usual);
-    String front = form.frontFlap() == null ? "" : form.frontFlap();
-    String back = form.backFlap() == null ? "" : form.backFlap();
-    // one given and the other left empty: the empty one is the house's usual
-    boolean bothEmpty = front.isBlank() && back.isBlank();
-    try {
-      edition.setFrontFlap(
-          "",
-          bothEmpty ? null : front.isBlank() ? usual.orElse(null) : TypedFigures.flap(front, unit));
-    } catch (Refusal r) {
-      edition.setFrontFlap(front, null);
-      problems.put("frontFlap", r.getMessage());
-    }
-    try {
-      edition.setBackFlap(
-          "",
-          bothEmpty ? null : back.isBlank() ? usual.orElse(null) : TypedFigures.flap(back, unit));
-    } catch (Refusal r) {
-      edition.setBackFlap(back, null);
-      problems.put("backFlap", r.getMessage());
-    }
-  }
-
-  private static void told(
-      EditionEntity edition, DocketForm form, Unit unit, Map<String, String> problems) {
-    if (form.told() == null || problems.containsKey("told")) {
-      return;
-    }
-    String source =
-        form.toldSource() == null || problems.containsKey("toldSource")
-            ? edition.getToldSource()
-            : form.toldSource().strip();
-    try {
-      edition.setToldSpine(
-          "", form.told().isBlank() ? null : TypedFigures.told(form.told(), unit), source);
-    } catch (Refusal r) {
-      edition.setToldSpine(form.told(), null, source);
-      problems.put("told", r.getMessage());
-    }
-  }
-
-  private void pages(EditionEntity edition, DocketForm form, Map<String, String> problems) {
-    if (form.pages() == null || problems.containsKey("pages")) {
-      return;
-    }
-    try {
-      edition.setPages(form.pages(), PageCount.parse(form.pages()));
-    } catch (Refusal r) {
-      edition.setPages(form.pages(), null);
-      problems.put("pages", r.getMessage() + nearest(edition));
-    }
-  }
-
-  /** What the house does bind, for a count that could not be taken. */
-  private String nearest(EditionEntity edition) {
-    BindingRules rules = covers.sheet(edition).rules(edition.getBinding());
-    PageCounts counts = PageCounts.of(edition.specification(1), rules);
-    return counts
-        .least()
-        .map(
-            least ->
-                " Here from "
-                    + least
-                    + " to "
-                    + counts.most().orElse(least)
-                    + counts
-                        .limit()
-                        .map(
-                            l ->
-                                l.multiple() == 2
-                                    ? ", even"
-                                    : l.multiple() == 1 ? "" : ", in steps of " + l.multiple())
-                        .orElse("")
-                    + ".")
-        .orElse("");
-  }
-
   /** Carries a remedy of the docket out. */
   @Transactional
   public void apply(Long id, Remedy remedy) {
@@ -392,13 +279,12 @@ public class DocketService {
         editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
     edition.setHouse(edition.getHouseId(), houses.version(edition.getHouseId()));
     RuleSheet house = covers.sheet(edition);
-    Map<String, String> taken = new LinkedHashMap<>();
     edition.setChoices(
         house.bindings().containsKey(edition.getBinding())
             ? edition.getBinding()
             : house.bindings().keySet().stream().sorted().findFirst().orElseThrow(),
-        listed(house.stocks(), edition.getStock(), "stock", house, taken),
-        listed(house.inks(), edition.getInk(), "ink", house, taken),
+        FactsReader.listed(house.stocks(), edition.getStock()),
+        FactsReader.listed(house.inks(), edition.getInk()),
         edition.getTurn());
     editions.saveAndFlush(edition);
   }

@@ -42,7 +42,7 @@ public class HousesController {
 
   private List<Row> rows(boolean shops) {
     return houses.all().stream()
-        .filter(h -> h.isShop() == shops)
+        .filter(h -> h.isInPixels() == shops)
         .map(h -> new Row(h, houses.isShipped(h.id()), houses.version(h.id())))
         .toList();
   }

@@ -6,12 +6,12 @@ import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +19,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
@@ -68,18 +69,18 @@ public class InspectController {
   String inspect(
       @RequestParam MultipartFile file,
       @RequestParam(required = false) Long edition,
-      HttpServletRequest request,
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      Viewer viewer,
       Model model)
       throws IOException {
     page(edition, model);
-    boolean htmx = request.getHeader("HX-Request") != null;
     try (Uploads.Upload upload = uploads.take(file)) {
       model.addAttribute("name", upload.name());
       PdfFacts facts = reading.pdf(upload.path());
       model.addAttribute("facts", facts);
       if (edition != null) {
-        Cover cover = covers.of(edition, request);
-        List<FitCheck.Answer> answers = FitCheck.of(facts, cover.measured());
+        Cover cover = covers.of(edition, viewer);
+        List<FitCheck.Answer> answers = FitCheck.of(facts, cover.sheet());
         model.addAttribute("cover", cover);
         model.addAttribute("answers", answers);
         model.addAttribute("fits", answers.stream().allMatch(FitCheck.Answer::fits));
@@ -87,6 +88,6 @@ public class InspectController {
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
     }
-    return htmx ? "inspect :: report" : "inspect";
+    return htmx != null ? "inspect :: report" : "inspect";
   }
 }

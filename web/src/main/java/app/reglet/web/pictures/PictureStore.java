@@ -1,7 +1,7 @@
 package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.reading.FileBytes;
@@ -17,7 +17,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
@@ -35,6 +37,9 @@ public class PictureStore implements Pictures {
   private final ReadingRoom reading;
   private final Uploads uploads;
   private final Clock clock;
+
+  /** What is known of pictures that were asked for: of one sum it never changes. */
+  private final Map<String, Picture> found = new ConcurrentHashMap<>();
 
   public PictureStore(
       PictureRecords records,
@@ -114,10 +119,14 @@ public class PictureStore implements Pictures {
 
   @Override
   public Optional<Picture> find(String sha) {
-    return records
-        .findById(sha)
-        .filter(e -> Files.exists(original(sha)))
-        .map(e -> e.picture(FileBytes.of(original(sha))));
+    Picture known = found.get(sha);
+    if (known == null) {
+      known = records.findById(sha).map(e -> e.picture(FileBytes.of(original(sha)))).orElse(null);
+      if (known != null) {
+        found.put(sha, known);
+      }
+    }
+    return Optional.ofNullable(known).filter(p -> Files.exists(original(sha)));
   }
 
   /** What is known of a picture. */

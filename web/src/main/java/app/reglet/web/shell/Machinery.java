@@ -1,6 +1,6 @@
 package app.reglet.web.shell;
 
-import app.reglet.press.art.Composer;
+import app.reglet.press.compose.Composer;
 import app.reglet.press.type.Typefaces;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;

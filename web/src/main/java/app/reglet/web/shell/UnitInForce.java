@@ -1,9 +1,6 @@
 package app.reglet.web.shell;
 
-import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Unit;
 import jakarta.servlet.http.Cookie;
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,26 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The unit a person reads and types in: kept in a cookie, else the house's own. */
 @Controller
 public class UnitInForce {
-  private static final String COOKIE = "reglet-unit";
-
-  /** The unit a sheet is read in: an ebook shop's is pixels whatever this browser has chosen. */
-  public static Unit of(HttpServletRequest request, RuleSheet sheet) {
-    return sheet.isShop() ? Unit.PX : of(request, sheet.unit());
-  }
-
-  /** The unit this browser has chosen, or the other one given. */
-  public static Unit of(HttpServletRequest request, Unit otherwise) {
-    if (request.getCookies() != null) {
-      for (Cookie c : request.getCookies()) {
-        if (c.getName().equals(COOKIE)) {
-          return c.getValue().equals("mm")
-              ? Unit.MM
-              : c.getValue().equals("in") ? Unit.IN : otherwise;
-        }
-      }
-    }
-    return otherwise;
-  }
+  static final String COOKIE = "reglet-unit";
 
   @PostMapping("/unit")
   String choose(

@@ -9,12 +9,12 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.type.SpineType;
 import app.reglet.web.houses.Houses;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.List;
@@ -46,12 +46,13 @@ public class SideBySideController {
   }
 
   /** A row with the room for words on its spine, and whether it is the edition one comes from. */
-  public record Line(SideBySide.Row row, Optional<SpineType> type, boolean own, Unit unit) {
+  public record Line(
+      SideBySide.Row row, Optional<SpineType> type, boolean own, Long made, Unit unit) {
 
     /** What the table shows of the safe distances. */
     public String safe() {
       var s = row.rules().safe();
-      return figure(s.trim()) + (row.house().isShop() ? "" : " / " + figure(s.fold()));
+      return figure(s.trim()) + (row.house().isInPixels() ? "" : " / " + figure(s.fold()));
     }
 
     /** A figure short enough for a table. */
@@ -69,7 +70,7 @@ public class SideBySideController {
 
     /** The spine as the house makes it. */
     public String spine() {
-      if (row.wrap().isEmpty() || row.house().isShop()) {
+      if (row.wrap().isEmpty() || row.house().isInPixels()) {
         return "–";
       }
       Length spine = row.wrap().get().spine().stated();
@@ -98,7 +99,7 @@ public class SideBySideController {
         case "trim-not-offered" ->
             "Trim not offered, nearest "
                 + row.taken().trim().brief(unit)
-                + (row.house().isShop() ? "." : ": the inside must be re-set.");
+                + (row.house().isInPixels() ? "." : ": the inside must be re-set.");
         case "pages-not-offered" ->
             row.asked().pages() + " pages not bound, nearest " + row.taken().pages() + ".";
         default -> f.sentence();
@@ -155,9 +156,9 @@ public class SideBySideController {
       @PathVariable Long id,
       @RequestParam(defaultValue = "house") String sort,
       @RequestParam(defaultValue = "up") String way,
-      HttpServletRequest request,
+      Viewer viewer,
       Model model) {
-    Cover cover = covers.of(id, request);
+    Cover cover = covers.of(id, viewer);
     EditionEntity e = cover.edition();
     model.addAttribute("cover", cover);
     model.addAttribute("place", "docket");
@@ -198,12 +199,23 @@ public class SideBySideController {
             r ->
                 new Line(
                     r,
-                    r.house().isShop()
+                    r.house().isInPixels()
                         ? Optional.empty()
                         : r.wrap().map(w -> covers.spineType(cover.design(), w)),
                     r.house().id().equals(e.getHouseId()) && r.binding() == e.getBinding(),
-                    r.house().isShop() ? Unit.PX : paper(cover.unit())))
+                    made(r, cover).orElse(null),
+                    r.house().isInPixels() ? Unit.PX : paper(cover.unit())))
         .toList();
+  }
+
+  /** The edition of this title that there is already in a row's binding at its house. */
+  private Optional<Long> made(SideBySide.Row row, Cover cover) {
+    return editions.findAllByOrderByIdAsc().stream()
+        .filter(o -> o.getBook().getId().equals(cover.edition().getBook().getId()))
+        .filter(o -> !o.getId().equals(cover.edition().getId()))
+        .filter(o -> o.getHouseId().equals(row.house().id()) && o.getBinding() == row.binding())
+        .map(EditionEntity::getId)
+        .findFirst();
   }
 
   private static Unit paper(Unit unit) {
@@ -213,7 +225,7 @@ public class SideBySideController {
   /** Rows without a value come last, whichever way. */
   private static Comparator<Line> order(Column by, boolean down) {
     Comparator<Line> byHouse =
-        Comparator.comparing((Line l) -> l.row().house().isShop())
+        Comparator.comparing((Line l) -> l.row().house().isInPixels())
             .thenComparing(l -> l.row().house().name())
             .thenComparing(l -> l.row().binding());
     if (by == Column.HOUSE) {
@@ -228,7 +240,7 @@ public class SideBySideController {
   /** What a column is sorted by, as a text whose order is the column's. */
   private static Optional<String> key(Column by, Line l) {
     Optional<Wrap> wrap = l.row().wrap();
-    boolean shop = l.row().house().isShop();
+    boolean shop = l.row().house().isInPixels();
     return switch (by) {
       case HOUSE, OFFERED -> Optional.of(l.row().offered() ? "0" : "1");
       case SPINE -> wrap.filter(w -> !shop).map(w -> padded(w.spine().stated()));
@@ -257,8 +269,8 @@ public class SideBySideController {
       @PathVariable Long id,
       @RequestParam String house,
       @RequestParam String binding,
-      HttpServletRequest request) {
-    Cover cover = covers.of(id, request);
+      Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
     if (cover.edition().getPages() == null) {
       throw new Refusal("Give a page count on the docket first.");
     }

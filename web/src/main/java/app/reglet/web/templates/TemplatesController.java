@@ -19,10 +19,10 @@ import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.shell.Downloads;
 import app.reglet.web.shell.Gone;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
@@ -55,8 +55,8 @@ public class TemplatesController {
   }
 
   @GetMapping
-  String page(@PathVariable Long id, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String page(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
     model.addAttribute("place", "docket");
     model.addAttribute("view", "templates");
@@ -73,7 +73,7 @@ public class TemplatesController {
                   WrapDrawing.sideBySide(pages, cover.unit()).stream()
                       .map(DrawingSvg::of)
                       .toList());
-              model.addAttribute("ppi", cover.house().isShop() ? 96 : 300);
+              model.addAttribute("ppi", cover.edition().getBinding().isInPixels() ? 96 : 300);
             });
     return "templates";
   }
@@ -83,15 +83,14 @@ public class TemplatesController {
   String sizes(
       @PathVariable Long id,
       @RequestParam(defaultValue = "") String ppi,
-      HttpServletRequest request,
+      Viewer viewer,
       Model model) {
-    Cover cover = covers.of(id, request);
+    Cover cover = covers.of(id, viewer);
     int count = ppi(ppi);
     model.addAttribute("cover", cover);
     model.addAttribute("ppi", count);
     model.addAttribute(
-        "sized",
-        Pages.of(cover.measured()).stream().map(p -> sized(p, cover.unit(), count)).toList());
+        "sized", Pages.of(cover.sheet()).stream().map(p -> sized(p, cover.unit(), count)).toList());
     return "templates :: sizes";
   }
 
@@ -129,9 +128,9 @@ public class TemplatesController {
       @PathVariable String file,
       @RequestParam(defaultValue = "300") String ppi,
       @RequestParam(defaultValue = "wrap") String page,
-      HttpServletRequest request) {
-    Cover cover = covers.of(id, request);
-    Wrap w = cover.measured();
+      Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
+    Wrap w = cover.sheet();
     Unit unit = cover.unit();
     String stem = PressFile.stem(cover.book(), w, "template");
     return switch (file) {

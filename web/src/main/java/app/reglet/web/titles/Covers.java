@@ -5,11 +5,13 @@ import app.reglet.core.book.Book;
 import app.reglet.core.book.Specification;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.Laid;
 import app.reglet.core.check.OfferCheck;
 import app.reglet.core.check.Subject;
-import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Words;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
@@ -17,16 +19,15 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.Composer;
-import app.reglet.press.art.Pictures;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.type.SpineType;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Gone;
-import app.reglet.web.shell.UnitInForce;
-import jakarta.servlet.http.HttpServletRequest;
+import app.reglet.web.shell.Viewer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,6 +42,13 @@ public class Covers {
   private static final Logger LOG = LoggerFactory.getLogger(Covers.class);
   private static final String USUAL_FACE = "spectral-bold";
 
+  /** What was drawn last: an edition is asked for again and again while it is worked on. */
+  private static final int MOST_KEPT = 40;
+
+  /** A design and what it looks like on its wrap. */
+  private record Drawn(Design design, Artwork art) {}
+
+  private final Latest<Drawn> latest = new Latest<>(MOST_KEPT);
   private final Editions editions;
   private final Houses houses;
   private final Revisions revisions;
@@ -69,7 +77,15 @@ public class Covers {
    * @throws Gone when there is none
    */
   public EditionEntity edition(Long id) {
-    return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
+    EditionEntity edition =
+        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
+    if (edition.getTakenAway() != null) {
+      throw new Gone(
+          "This edition of “"
+              + edition.getBook().getTitle()
+              + "” was taken away. It can be put back at the foot of Titles.");
+    }
+    return edition;
   }
 
   /**
@@ -93,11 +109,13 @@ public class Covers {
 
   /** The face of the words on a design's spine, else the one the layouts begin with. */
   private Typeface spineFace(Design design) {
-    return design.pieces().stream()
-        .filter(p -> p.pins().across().region().panel() == PanelKind.SPINE)
+    return design
+        .outside()
+        .all()
+        .filter(p -> p.anchors().across().region().panel() == PanelKind.SPINE)
         .map(Piece::content)
-        .filter(Content.Words.class::isInstance)
-        .map(w -> ((Content.Words) w).face())
+        .filter(Words.class::isInstance)
+        .map(w -> ((Words) w).face())
         .filter(typefaces::has)
         .findFirst()
         .map(typefaces::get)
@@ -140,81 +158,102 @@ public class Covers {
   }
 
   /**
-   * An edition in the unit this browser reads.
+   * An edition worked through, as somebody reads it.
    *
    * @throws BrokenCover when something of it can't be read
    */
-  public Cover of(Long id, HttpServletRequest request) {
-    return of(edition(id), request);
+  public Cover of(Long id, Viewer viewer) {
+    return of(edition(id), viewer);
   }
 
-  /** An edition in the unit this browser reads. */
-  public Cover of(EditionEntity edition, HttpServletRequest request) {
-    return of(edition, UnitInForce.of(request, sheet(edition)));
+  /** An edition worked through, as somebody reads it. */
+  public Cover of(EditionEntity edition, Viewer viewer) {
+    return of(edition, viewer.unitFor(sheet(edition)));
+  }
+
+  /** An edition worked through. */
+  public Cover of(EditionEntity edition, Unit unit) {
+    return of(measured(edition, unit));
+  }
+
+  /**
+   * An edition measured, and no more: its design is not read.
+   *
+   * @throws BrokenCover when something of its facts can't be read
+   */
+  public Measured measured(EditionEntity edition, Viewer viewer) {
+    return measured(edition, viewer.unitFor(sheet(edition)));
+  }
+
+  private Measured measured(EditionEntity edition, Unit unit) {
+    return Measured.of(edition, edition.getBook().facts(), sheet(edition), facts(edition), unit);
   }
 
   /** The sheet of an edition alone, empty when it can't be measured. */
   public Optional<Wrap> wrap(EditionEntity edition) {
-    try {
-      return edition.specification().map(spec -> Measuring.measure(spec, sheet(edition)));
-    } catch (Refusal r) {
-      return Optional.empty();
-    }
+    return measured(edition, Unit.MM).wrap();
   }
 
   /**
-   * An edition worked through.
+   * A measured edition with its design laid on the wrap and checked.
    *
-   * @throws BrokenCover when something of it can't be read
+   * @throws BrokenCover when its design can't be read or drawn
    */
-  public Cover of(EditionEntity edition, Unit unit) {
-    RuleSheet house = sheet(edition);
-    Optional<Specification> spec = facts(edition);
-    Book book = edition.getBook().facts();
-    Design design = design(edition);
-    if (spec.isEmpty()) {
+  public Cover of(Measured m) {
+    String key = Fronts.key(m.edition());
+    Drawn drawn = latest.get(key);
+    if (drawn != null && m.wrap().isPresent()) {
+      return cover(m, drawn.design(), drawn.art());
+    }
+    Cover cover = of(m, design(m.edition()));
+    keep(cover);
+    return cover;
+  }
+
+  /** Keeps what was drawn of the design that is in force now. */
+  public void keep(Cover cover) {
+    cover
+        .art()
+        .ifPresent(art -> latest.put(Fronts.key(cover.edition()), new Drawn(cover.design(), art)));
+  }
+
+  /** A measured edition with a design that is not in force yet, laid on the wrap and checked. */
+  public Cover of(Measured m, Design design) {
+    if (m.wrap().isEmpty()) {
       return new Cover(
-          edition,
-          book,
-          house,
-          Optional.empty(),
-          Optional.empty(),
+          m,
           design,
           Optional.empty(),
-          List.of(),
-          unit,
+          m.spec().map(s -> offers(s, m.house(), m.unit())).orElseGet(List::of),
           Optional.empty());
     }
+    Wrap wrap = m.wrap().get();
     try {
-      Wrap wrap = Measuring.measure(spec.get(), house);
-      Artwork art = composed(edition, design, wrap, book);
-      boolean composed = !design.pieces().isEmpty() || design.background().hasPicture();
-      List<Finding> findings =
-          Check.run(new Subject(wrap, book, composed ? art.laid() : List.of(), unit));
-      return new Cover(
-          edition,
-          book,
-          house,
-          Optional.of(wrap),
-          Optional.empty(),
-          design,
-          Optional.of(art),
-          findings,
-          unit,
-          Optional.of(SpineType.of(wrap, spineFace(design))));
+      return cover(m, design, composed(m.edition(), design, wrap, m.book()));
     } catch (Refusal r) {
-      return new Cover(
-          edition,
-          book,
-          house,
-          Optional.empty(),
-          Optional.of(r),
-          design,
-          Optional.empty(),
-          offers(spec.get(), house, unit),
-          unit,
-          Optional.empty());
+      // a face of it is gone: measured, but not drawn
+      Measured undrawn =
+          new Measured(
+              m.edition(),
+              m.book(),
+              m.house(),
+              m.spec(),
+              Optional.empty(),
+              Optional.of(r),
+              m.unit());
+      return of(undrawn, design);
     }
+  }
+
+  private Cover cover(Measured m, Design design, Artwork art) {
+    Wrap wrap = m.wrap().orElseThrow();
+    List<Laid> laid = design.isEmpty(PrintedSide.OUTSIDE) ? List.of() : art.laid();
+    return new Cover(
+        m,
+        design,
+        Optional.of(art),
+        Check.run(new Subject(wrap, m.book(), laid, m.unit())),
+        Optional.of(SpineType.of(wrap, spineFace(design))));
   }
 
   private Artwork composed(EditionEntity edition, Design design, Wrap wrap, Book book) {

@@ -94,6 +94,10 @@ public class EditionEntity {
 
   private Instant created;
 
+  /** When it was taken away; null while it is there. */
+  @Column(name = "taken_away")
+  private Instant takenAway;
+
   protected EditionEntity() {}
 
   /** An edition with these facts, measured by this version of a house's sheet. */
@@ -114,6 +118,16 @@ public class EditionEntity {
 
   public Long getId() {
     return id;
+  }
+
+  /** When it was taken away; null while it is there. */
+  public Instant getTakenAway() {
+    return takenAway;
+  }
+
+  /** Takes it away, or with null puts it back. */
+  public void setTakenAway(Instant when) {
+    this.takenAway = when;
   }
 
   public long getVersion() {
@@ -163,6 +177,11 @@ public class EditionEntity {
 
   public Size getTrim() {
     return Size.parse(trim, Unit.MM);
+  }
+
+  /** The trim as a text that reads back to it exactly. */
+  public String getTrimKept() {
+    return trim;
   }
 
   /** The house and the version of its sheet that this edition is measured by. */

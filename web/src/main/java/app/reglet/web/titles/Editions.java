@@ -7,7 +7,13 @@ import org.springframework.data.jpa.repository.Query;
 
 /** The editions in the database. */
 public interface Editions extends JpaRepository<EditionEntity, Long> {
+  @Query("select e from EditionEntity e join fetch e.book where e.takenAway is null order by e.id")
   List<EditionEntity> findAllByOrderByIdAsc();
+
+  /** Those that were taken away, the latest first. */
+  @Query(
+      "select e from EditionEntity e join fetch e.book where e.takenAway is not null order by e.takenAway desc")
+  List<EditionEntity> takenAway();
 
   /**
    * Puts another revision of its design in force; the docket's version stays as it is.

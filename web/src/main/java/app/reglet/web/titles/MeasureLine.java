@@ -1,7 +1,11 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.Refusal;
+import app.reglet.core.facts.PageCount;
 import app.reglet.core.house.SpineRule;
 import app.reglet.core.wrap.Wrap;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * The numbers that decide everything, as always in sight.
@@ -12,6 +16,8 @@ import app.reglet.core.wrap.Wrap;
  * @param stated the full sheet as the house states it, empty when that is the same
  * @param spineType the room for words across the spine, or that none are allowed; empty for an
  *     ebook
+ * @param unread which facts as typed can't be read, so that these are of the last that could; empty
+ *     when all can
  * @param toMend findings to mend
  * @param toLook findings to look at
  */
@@ -21,6 +27,7 @@ public record MeasureLine(
     String sheet,
     String stated,
     String spineType,
+    String unread,
     long toMend,
     long toLook) {
 
@@ -38,13 +45,16 @@ public record MeasureLine(
         spine(cover, wrap),
         wrap.sheet().print(unit),
         stated,
-        cover.house().isShop() ? "" : cover.spineType().map(t -> t.print(unit)).orElse(""),
+        !wrap.spec().binding().hasSpine()
+            ? ""
+            : cover.spineType().map(t -> t.print(unit)).orElse(""),
+        unread(cover.edition()),
         mend,
         cover.findings().size() - mend);
   }
 
   private static String spine(Cover cover, Wrap wrap) {
-    if (cover.house().isShop()) {
+    if (!wrap.spec().binding().hasPages()) {
       return "";
     }
     return wrap.spine().by().rule() instanceof SpineRule.None
@@ -53,7 +63,7 @@ public record MeasureLine(
   }
 
   private static String book(Cover cover, Wrap wrap) {
-    if (cover.house().isShop()) {
+    if (!wrap.spec().binding().hasPages()) {
       return "front alone, on a screen";
     }
     int spread = cover.edition().getSpread();
@@ -61,5 +71,26 @@ public record MeasureLine(
         + (spread > 0 ? " ± " + spread + " pp, provisional" : " pp")
         + ", "
         + cover.house().stock(wrap.spec().stock()).name();
+  }
+
+  private static String unread(EditionEntity e) {
+    List<String> fields = new ArrayList<>();
+    if (!e.getTrimTyped().isEmpty()) {
+      fields.add("trim");
+    }
+    if (e.getBinding().hasPages()) {
+      try {
+        PageCount.parse(e.getPagesTyped());
+      } catch (Refusal r) {
+        fields.add("pages");
+      }
+    }
+    if (!e.getFrontFlapTyped().isEmpty() || !e.getBackFlapTyped().isEmpty()) {
+      fields.add("flaps");
+    }
+    if (!e.getToldSpineTyped().isEmpty()) {
+      fields.add("spine");
+    }
+    return String.join(", ", fields);
   }
 }

@@ -2,23 +2,19 @@ package app.reglet.web.titles;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.PageTurn;
+import app.reglet.core.facts.FactsReader;
 import app.reglet.core.house.BindingRules;
-import app.reglet.core.house.Choice;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Gone;
-import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Ways out for editions of which something can't be read any more. */
 @Service
 public class Repairs {
-  private static final Size USUAL_TRIM = Size.parse("6 x 9 in", Unit.IN);
-
   private final Editions editions;
   private final Houses houses;
   private final Revisions revisions;
@@ -61,7 +57,7 @@ public class Repairs {
       measurable(e);
     }
     BindingRules rules = offered(e);
-    e.setTrim("", rules.trims().nearest(USUAL_TRIM));
+    e.setTrim("", rules.trims().nearest(Size.USUAL_TRIM));
   }
 
   /** Binding, paper and ink that the house has; those that it has stay. */
@@ -73,15 +69,9 @@ public class Repairs {
     }
     e.setChoices(
         binding,
-        listed(house.stocks(), e.getStock()),
-        listed(house.inks(), e.getInk()),
+        FactsReader.listed(house.stocks(), e.getStock()),
+        FactsReader.listed(house.inks(), e.getInk()),
         e.getTurn() == null ? PageTurn.LTR : e.getTurn());
     return house.rules(binding);
-  }
-
-  private static String listed(List<? extends Choice> all, String wanted) {
-    return all.isEmpty() || all.stream().anyMatch(c -> c.id().equals(wanted))
-        ? wanted
-        : all.get(0).id();
   }
 }

@@ -6,8 +6,8 @@ import app.reglet.core.book.Specification;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
 import app.reglet.web.houses.Houses;
+import app.reglet.web.shell.Gone;
 import java.time.Clock;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,8 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Begins titles. */
 @Service
 public class Titles {
-  private static final Size USUAL_TRIM = Size.parse("6 x 9 in", Unit.IN);
-
   private final Books books;
   private final Editions editions;
   private final Houses houses;
@@ -54,12 +52,34 @@ public class Titles {
                 houses.version(house.id()),
                 Specification.of(
                     rules.binding(),
-                    rules.trims().nearest(USUAL_TRIM),
+                    rules.trims().nearest(Size.USUAL_TRIM),
                     0,
                     house.stocks().get(0).id(),
                     house.inks().get(0).id(),
                     PageTurn.LTR),
                 clock.instant()))
         .getId();
+  }
+
+  /** Takes an edition away; nothing of it is lost. */
+  @Transactional
+  public void takeAway(Long id) {
+    EditionEntity e = edition(id);
+    if (e.getTakenAway() == null) {
+      e.setTakenAway(clock.instant());
+      editions.saveAndFlush(e);
+    }
+  }
+
+  /** Puts an edition back as it was. */
+  @Transactional
+  public void putBack(Long id) {
+    EditionEntity e = edition(id);
+    e.setTakenAway(null);
+    editions.saveAndFlush(e);
+  }
+
+  private EditionEntity edition(Long id) {
+    return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
   }
 }

@@ -1,12 +1,16 @@
 package app.reglet.web.titles;
 
 import app.reglet.core.Refusal;
-import jakarta.servlet.http.HttpServletRequest;
+import app.reglet.web.shell.Viewer;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,23 +28,62 @@ public class TitlesController {
   private final Editions editions;
   private final Covers covers;
   private final Repairs repairs;
+  private final Fronts fronts;
 
-  public TitlesController(Titles titles, Editions editions, Covers covers, Repairs repairs) {
+  public TitlesController(
+      Titles titles, Editions editions, Covers covers, Repairs repairs, Fronts fronts) {
+    this.fronts = fronts;
     this.titles = titles;
     this.editions = editions;
     this.covers = covers;
     this.repairs = repairs;
   }
 
-  /** A line of the list: an edition's cover, or why it is broken. */
-  public record Row(EditionEntity edition, Cover cover, BrokenCover broken) {}
+  /** A line of the list: an edition as it is measured, or why its facts are broken. */
+  public record Row(EditionEntity edition, Measured measured, BrokenCover broken) {}
 
-  private Row row(EditionEntity e, HttpServletRequest request) {
+  /**
+   * Nothing is composed for a list: what a cover looks like and what is found comes line by line.
+   */
+  private Row row(EditionEntity e, Viewer viewer) {
     try {
-      return new Row(e, covers.of(e, request), null);
+      return new Row(e, covers.measured(e, viewer), null);
     } catch (BrokenCover b) {
       return new Row(e, null, b);
     }
+  }
+
+  /** What the checks say of an edition, or why its design is broken, for its line in the list. */
+  @GetMapping("/editions/{id}/tally")
+  String tally(@PathVariable Long id, Viewer viewer, Model model) {
+    EditionEntity edition = covers.edition(id);
+    try {
+      Cover cover = covers.of(edition, viewer);
+      model.addAttribute("tally", cover);
+      model.addAttribute("broken", null);
+    } catch (BrokenCover b) {
+      model.addAttribute("broken", b);
+    }
+    return "titles :: tally";
+  }
+
+  /** The front as a small picture. */
+  @GetMapping("/editions/{id}/front")
+  ResponseEntity<byte[]> front(@PathVariable Long id, Viewer viewer) {
+    return picture(fronts.of(covers.of(id, viewer)));
+  }
+
+  /** The whole sheet as a picture. */
+  @GetMapping("/editions/{id}/sheet")
+  ResponseEntity<byte[]> sheet(@PathVariable Long id, Viewer viewer) {
+    return picture(fronts.sheet(covers.of(id, viewer)));
+  }
+
+  private static ResponseEntity<byte[]> picture(byte[] picture) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(Duration.ofDays(7)).cachePrivate())
+        .body(picture);
   }
 
   @GetMapping("/")
@@ -49,15 +92,15 @@ public class TitlesController {
   }
 
   @GetMapping("/titles")
-  String titles(HttpServletRequest request, Model model) {
-    return list(request, model, "", "", "");
+  String titles(Viewer viewer, Model model) {
+    return list(viewer, model, "", "", "");
   }
 
   @PostMapping("/titles")
   String create(
       @RequestParam(defaultValue = "") String title,
       @RequestParam(defaultValue = "") String author,
-      HttpServletRequest request,
+      Viewer viewer,
       Model model,
       jakarta.servlet.http.HttpServletResponse response) {
     String problem = "";
@@ -73,9 +116,21 @@ public class TitlesController {
     }
     if (!problem.isEmpty()) {
       response.setStatus(HttpStatus.BAD_REQUEST.value());
-      return list(request, model, title, author, problem);
+      return list(viewer, model, title, author, problem);
     }
     return "redirect:/editions/" + titles.make(title.strip(), author.strip()) + "/docket";
+  }
+
+  @PostMapping("/editions/{id}/away")
+  String takeAway(@PathVariable Long id) {
+    titles.takeAway(id);
+    return "redirect:/titles";
+  }
+
+  @PostMapping("/editions/{id}/back")
+  String putBack(@PathVariable Long id) {
+    titles.putBack(id);
+    return "redirect:/titles";
   }
 
   /** Makes a broken edition usable again. */
@@ -89,13 +144,13 @@ public class TitlesController {
     return "redirect:/editions/" + id + "/docket";
   }
 
-  private String list(
-      HttpServletRequest request, Model model, String title, String author, String problem) {
+  private String list(Viewer viewer, Model model, String title, String author, String problem) {
     Map<Long, List<Row>> byBook = new LinkedHashMap<>();
     for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
-      byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(row(e, request));
+      byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(row(e, viewer));
     }
     model.addAttribute("shelf", byBook.values());
+    model.addAttribute("away", editions.takenAway());
     model.addAttribute("title", title);
     model.addAttribute("author", author);
     model.addAttribute("problem", problem);

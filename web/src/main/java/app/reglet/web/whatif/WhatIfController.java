@@ -14,11 +14,11 @@ import app.reglet.press.svg.CurveSvg;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.SpineType;
 import app.reglet.web.docket.DocketService;
+import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.MeasureLine;
-import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -64,15 +64,15 @@ public class WhatIfController {
   String page(
       @PathVariable Long id,
       @RequestParam(required = false) Integer pages,
-      HttpServletRequest request,
+      Viewer viewer,
       Model model) {
-    Cover cover = covers.of(id, request);
+    Cover cover = covers.of(id, viewer);
     EditionEntity e = cover.edition();
     model.addAttribute("cover", cover);
     model.addAttribute("place", "docket");
     model.addAttribute("view", "what-if");
     model.addAttribute("line", MeasureLine.of(cover));
-    if (e.getPages() == null || cover.house().isShop()) {
+    if (e.getPages() == null || !e.getBinding().hasPages()) {
       return "what-if";
     }
     PageCurve curve = PageCurve.of(e.specification(e.getPages()), cover.house(), cover.unit());
@@ -90,9 +90,8 @@ public class WhatIfController {
 
   /** One count, while the slider is dragged. */
   @GetMapping("/at")
-  String at(
-      @PathVariable Long id, @RequestParam int pages, HttpServletRequest request, Model model) {
-    Cover cover = covers.of(id, request);
+  String at(@PathVariable Long id, @RequestParam int pages, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
     fill(model, cover, Math.max(1, Math.min(Measuring.MOST_PAGES, pages)));
     model.addAttribute("answering", true);

@@ -51,7 +51,8 @@ public class BackupTest {
           .art()
           .ifPresent(
               art -> {
-                BufferedImage image = ArtworkRaster.render(art, covers.sheet(e).isShop() ? 24 : 30);
+                BufferedImage image =
+                    ArtworkRaster.render(art, covers.sheet(e).isInPixels() ? 24 : 30);
                 all.put(
                     e.getId() + " r" + e.getRevision(),
                     ((DataBufferInt) image.getRaster().getDataBuffer()).getData());
@@ -164,7 +165,7 @@ public class BackupTest {
           // every picture a design names is there, or the cover would be drawn without it
           EditionEntity e = other.bean(Editions.class).findById(3L).orElseThrow();
           var cover = other.bean(Covers.class).of(e, Unit.MM);
-          assertThat(cover.design().background().hasPicture()).isTrue();
+          assertThat(cover.design().outside().ground().hasPicture()).isTrue();
           assertThat(cover.art().orElseThrow().absent()).isEmpty();
         }
       }

@@ -39,7 +39,8 @@ final class Composing {
     c.sync();
     Answer laid =
         web.post(
-            c.bench("/layout"), Map.of("base", String.valueOf(c.revision), "layout", "tidemark"));
+            c.bench("/edits"),
+            Map.of("edit", "layout", "base", String.valueOf(c.revision), "layout", "tidemark"));
     c.took(laid);
     return c;
   }
@@ -73,12 +74,14 @@ final class Composing {
   Answer move(double left, double top) throws IOException {
     Map<String, String> form = new LinkedHashMap<>();
     form.put("base", String.valueOf(revision));
+    form.put("edit", "place");
+    form.put("piece", "title");
     form.put("from", "sheet");
     form.put("left", left + " mm");
     form.put("top", top + " mm");
     form.put("width", "90 mm");
     form.put("height", "40 mm");
-    return took(web.post(bench("/pieces/title/box"), form));
+    return took(web.post(bench("/edits"), form));
   }
 
   /** Types an author on the docket. */

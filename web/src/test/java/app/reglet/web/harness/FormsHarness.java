@@ -281,20 +281,52 @@ public final class FormsHarness {
       }
       senders.add(new Sender(page, button.attr("hx-post"), false, fields));
     }
-    if (page.contains("bench?chosen=")) {
-      // what the mouse sends
-      String piece = page.replaceAll(".*chosen=", "");
-      Map<String, String> box = new LinkedHashMap<>();
-      box.put("base", d.select("#base").attr("value"));
-      box.put("from", "sheet");
-      box.put("left", "20 mm");
-      box.put("top", "20 mm");
-      box.put("width", "60 mm");
-      box.put("height", "30 mm");
-      senders.add(
-          new Sender(page, page.replaceAll("\\?.*", "") + "/pieces/" + piece + "/box", false, box));
+    if (page.contains("/bench")) {
+      edits(page, d, senders);
     }
     return senders;
+  }
+
+  /** What the bench sends: a field or button says which change it makes, and of what. */
+  private static void edits(String page, Document d, List<Sender> senders) {
+    String at = page.replaceAll("\\?.*", "") + "/edits";
+    String piece = d.select("#title-block").attr("data-chosen");
+    for (Element e : d.select("[data-edit]")) {
+      Map<String, String> fields = new LinkedHashMap<>();
+      fields.put("base", d.select("#base").attr("value"));
+      fields.put("edit", e.attr("data-edit"));
+      fields.put("piece", piece);
+      fields.put("from", "sheet");
+      e.dataset().forEach((name, value) -> fields.put(name, value));
+      if (e.hasAttr("name")) {
+        fields.put(e.attr("name"), e.hasAttr("value") ? e.attr("value") : "1");
+      }
+      senders.add(new Sender(page, at, false, fields));
+    }
+    for (String[] edit :
+        new String[][] {
+          {"move", "right", "down"},
+          {"resize", "left", "top", "right", "bottom"},
+          {"add", "what"},
+          {"group"},
+          {"rename", "name"},
+          {"swatch", "name", "colour"},
+          {"appear", "opacity", "blend"}
+        }) {
+      Map<String, String> fields = new LinkedHashMap<>();
+      fields.put("base", d.select("#base").attr("value"));
+      fields.put("edit", edit[0]);
+      fields.put("piece", piece);
+      for (int i = 1; i < edit.length; i++) {
+        fields.put(edit[i], "5");
+      }
+      senders.add(new Sender(page, at, false, fields));
+    }
+    for (String walk : d.select("[data-post]").eachAttr("data-post")) {
+      Map<String, String> fields = new LinkedHashMap<>();
+      fields.put("base", d.select("#base").attr("value"));
+      senders.add(new Sender(page, page.replaceAll("\\?.*", "") + walk, false, fields));
+    }
   }
 
   private static Map<String, String> fields(Element form, Document page) {

@@ -1,10 +1,8 @@
 package app.reglet.web.harness;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.design.Background;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.DesignDocument;
+import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.house.RuleSheetReader;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
@@ -48,7 +46,7 @@ public final class FuzzTargets {
       seed(to, n++, 2, sheet);
       seed(to, n++, 3, sheet);
     }
-    Design design = new Design(Background.plain(new Colour(0x1f4a4d)), java.util.List.of());
+    Design design = Design.EMPTY;
     seed(to, n++, 4, DesignDocument.write(design).getBytes(StandardCharsets.UTF_8));
     seed(to, n++, 5, Burners.jpegOfScans(3));
     for (int colour : new int[] {0, 2, 6}) {

@@ -112,7 +112,7 @@ public class AccessTest {
     String version = owner.get("/editions/1/docket").find("name=\"version\" value=\"([\\d.]+)\"");
     Map<String, String> everyField = new LinkedHashMap<>();
     for (String f :
-        "title author trim pages house binding stock ink turn layout colour what name source text face size align stand leading tracking width height left top region across down by code choice piece way role old password unit back"
+        "edit title author trim pages house binding stock ink turn layout colour what name source text face size align stand leading tracking width height left top region across down by code choice piece way role old password unit back"
             .split(" ")) {
       everyField.put(f, "1");
     }
@@ -173,7 +173,9 @@ public class AccessTest {
         designer.get("/editions/2/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
     assertThat(
             designer
-                .post("/editions/2/bench/layout", Map.of("base", base, "layout", "axis"))
+                .post(
+                    "/editions/2/bench/edits",
+                    Map.of("edit", "layout", "base", base, "layout", "axis"))
                 .status())
         .isEqualTo(200);
     assertThat(designer.get("/editions/2/history").body()).contains("Layout", "<td>Piers</td>");
@@ -227,7 +229,9 @@ public class AccessTest {
     Answer page = web.get("/editions/3/bench");
     String base = page.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
     Web other = web.withoutToken();
-    Answer a = other.post("/editions/3/bench/layout", Map.of("base", base, "layout", "axis"));
+    Answer a =
+        other.post(
+            "/editions/3/bench/edits", Map.of("edit", "layout", "base", base, "layout", "axis"));
     assertThat(a.status()).isEqualTo(403);
     assertThat(a.body()).contains("This page is from an earlier session");
     // every form of every page carries one

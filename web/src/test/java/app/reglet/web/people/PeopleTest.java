@@ -108,11 +108,11 @@ public class PeopleTest {
     go(reader, "/editions/1/docket");
     assertThat(reader.locator("#title")).isDisabled();
     go(reader, "/editions/1/bench");
-    for (String tool : List.of("#undo", "#add-what", "#background-form")) {
+    for (String tool : List.of("#undo", "#add-what", "#add-form")) {
       assertThat(reader.locator(tool)).hasCount(0);
     }
     Locator piece = reader.locator("#sheet .hold[data-piece='title']").first();
-    String before = piece.locator("rect").first().getAttribute("x");
+    String before = piece.locator(".box").getAttribute("d");
     piece.focus();
     for (String key : List.of("ArrowRight", "Delete", "Control+z")) {
       reader.keyboard().press(key);
@@ -122,10 +122,9 @@ public class PeopleTest {
     reader.mouse().down();
     reader.mouse().move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 30);
     reader.mouse().up();
-    assertThat(reader.locator("#board")).hasAttribute("data-chosen", "title");
-    assertThat(reader.locator(".piece-form")).hasCount(0);
-    assertThat(reader.locator("#sheet .hold[data-piece='title'] > rect").first().getAttribute("x"))
-        .isEqualTo(before);
+    assertThat(reader.locator("#title-block")).hasAttribute("data-chosen", "title");
+    assertThat(reader.locator("#w-size")).isDisabled();
+    assertThat(piece.locator(".box").getAttribute("d")).isEqualTo(before);
     // but dispatch makes the file to look at
     go(reader, "/editions/1/dispatch");
     reader

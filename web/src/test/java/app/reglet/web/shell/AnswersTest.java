@@ -60,6 +60,8 @@ public class AnswersTest {
     String base = web.get("/editions/1/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
     Map<String, String> form = new LinkedHashMap<>();
     form.put("base", base);
+    form.put("edit", "set");
+    form.put("piece", "title");
     form.put("source", "title");
     form.put("face", "spectral-bold");
     form.put("size", "40");
@@ -67,13 +69,13 @@ public class AnswersTest {
     form.put("tracking", "0");
     form.put("colour", "#ffffff");
     form.put("align", "centre");
-    form.put("stand", "Middle");
-    form.put("turn", "level");
-    Answer a = web.post("/editions/1/bench/pieces/title/words", form);
+    form.put("vertical", "Middle");
+    form.put("direction", "level");
+    Answer a = web.post("/editions/1/bench/edits", form);
     assertThat(a.status()).as(a.body()).isEqualTo(200);
     form.put("base", a.find("id=\"base\" name=\"base\" value=\"(\\d+)\""));
     form.put("align", "crooked");
-    Answer wrong = web.post("/editions/1/bench/pieces/title/words", form);
+    Answer wrong = web.post("/editions/1/bench/edits", form);
     assertThat(wrong.status()).isEqualTo(400);
     assertThat(wrong.body()).contains("“crooked” is none of the choices here");
   }

@@ -127,7 +127,9 @@ public class SavingTest {
       Web web = reglet.web();
       String base = web.get("/editions/1/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
       disk.fill(20_000_000);
-      Web.Answer refused = web.post("/editions/1/bench/pieces/title/off", Map.of("base", base));
+      Web.Answer refused =
+          web.post(
+              "/editions/1/bench/edits", Map.of("edit", "remove", "piece", "title", "base", base));
       assertThat(refused.status()).isEqualTo(507);
       assertThat(refused.body())
           .contains("Not saved: the disk that holds Reglet")
@@ -143,7 +145,11 @@ public class SavingTest {
       assertThat(upload.status()).isLessThan(500);
       disk.empty();
       assertThat(web.get("/health").body()).contains("\"status\":\"up\"");
-      assertThat(web.post("/editions/1/bench/pieces/title/off", Map.of("base", base)).status())
+      assertThat(
+              web.post(
+                      "/editions/1/bench/edits",
+                      Map.of("edit", "remove", "piece", "title", "base", base))
+                  .status())
           .isEqualTo(200);
       assertThat(web.get("/titles").body()).doesNotContain("No room");
       assertThat(reglet.log()).doesNotContain("\tat ");

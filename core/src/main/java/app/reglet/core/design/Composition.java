@@ -1,0 +1,132 @@
+package app.reglet.core.design;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * What is on one printed side.
+ *
+ * @param ground behind everything
+ * @param pieces from back to front
+ */
+public record Composition(Ground ground, List<Piece> pieces) {
+  /** A side that nobody has composed yet. */
+  public static final Composition EMPTY =
+      new Composition(Ground.plain(new Colour.Rgb(0xf4efe4)), List.of());
+
+  public Composition {
+    pieces = List.copyOf(pieces);
+  }
+
+  /** Every piece, those in groups too, each group before its pieces. */
+  public Stream<Piece> all() {
+    return all(pieces);
+  }
+
+  private static Stream<Piece> all(List<Piece> pieces) {
+    return pieces.stream()
+        .flatMap(
+            p ->
+                p.content() instanceof Content.Group g
+                    ? Stream.concat(Stream.of(p), all(g.pieces()))
+                    : Stream.of(p));
+  }
+
+  /** The piece of this id, wherever it is. */
+  public Optional<Piece> piece(String id) {
+    return all().filter(p -> p.id().equals(id)).findFirst();
+  }
+
+  /** Whether a piece stands by itself, in no group. */
+  public boolean isLoose(String id) {
+    return pieces.stream().anyMatch(p -> p.id().equals(id));
+  }
+
+  public Composition withGround(Ground g) {
+    return new Composition(g, pieces);
+  }
+
+  public Composition withPieces(List<Piece> newPieces) {
+    return new Composition(ground, newPieces);
+  }
+
+  /** With a piece put in front of the others. */
+  public Composition plus(Piece piece) {
+    return inserted(pieces.size(), piece);
+  }
+
+  /** With a piece put before the one now at this index. */
+  public Composition inserted(int index, Piece piece) {
+    List<Piece> more = new ArrayList<>(pieces);
+    more.add(index, piece);
+    return withPieces(more);
+  }
+
+  /** With a piece changed, wherever it is. */
+  public Composition changed(String id, UnaryOperator<Piece> how) {
+    return withPieces(changed(pieces, id, how));
+  }
+
+  private static List<Piece> changed(List<Piece> pieces, String id, UnaryOperator<Piece> how) {
+    return pieces.stream()
+        .map(
+            p ->
+                p.id().equals(id)
+                    ? how.apply(p)
+                    : p.content() instanceof Content.Group g
+                        ? p.withContent(g.withPieces(changed(g.pieces(), id, how)))
+                        : p)
+        .toList();
+  }
+
+  /** Without these pieces; a group that would be left empty goes too. */
+  public Composition without(Collection<String> ids) {
+    return withPieces(without(pieces, ids));
+  }
+
+  private static List<Piece> without(List<Piece> pieces, Collection<String> ids) {
+    List<Piece> left = new ArrayList<>();
+    for (Piece p : pieces) {
+      if (ids.contains(p.id())) {
+        continue;
+      }
+      if (p.content() instanceof Content.Group g) {
+        List<Piece> inside = without(g.pieces(), ids);
+        if (!inside.isEmpty()) {
+          left.add(inside.size() == g.pieces().size() ? p : p.withContent(g.withPieces(inside)));
+        }
+      } else {
+        left.add(p);
+      }
+    }
+    return left;
+  }
+
+  /** With a piece moved so many places towards the front (+) or back (−), among its neighbours. */
+  public Composition reordered(String id, int by) {
+    return withPieces(reordered(pieces, id, by));
+  }
+
+  private static List<Piece> reordered(List<Piece> pieces, String id, int by) {
+    for (int i = 0; i < pieces.size(); i++) {
+      Piece p = pieces.get(i);
+      if (p.id().equals(id)) {
+        List<Piece> other = new ArrayList<>(pieces);
+        other.remove(i);
+        other.add(Math.max(0, Math.min(other.size(), i + by)), p);
+        return other;
+      }
+    }
+    return pieces.stream()
+        .map(
+            p ->
+                p.content() instanceof Content.Group g
+                    ? p.withContent(g.withPieces(reordered(g.pieces(), id, by)))
+                    : p)
+        .toList();
+  }
+}

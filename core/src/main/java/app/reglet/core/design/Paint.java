@@ -1,0 +1,87 @@
+package app.reglet.core.design;
+
+import app.reglet.core.Refusal;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** What an area, a line or letters are filled with. */
+public sealed interface Paint {
+  /** Every colour in it. */
+  Stream<Colour> colours();
+
+  /** One colour. */
+  record Flat(Colour colour) implements Paint {
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.of(colour);
+    }
+  }
+
+  /**
+   * Colours that run along a line through the middle of the box, long enough that its corners have
+   * the first and the last colour (the construction of W3C CSS Images 3, 3.1.1).
+   *
+   * @param angle of the line, degrees clockwise; 0 runs from left to right
+   * @param stops at least two, in order
+   */
+  record Linear(double angle, List<Stop> stops) implements Paint {
+    public Linear {
+      stops = Stop.checked(stops);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return stops.stream().map(Stop::colour);
+    }
+  }
+
+  /**
+   * Colours that run from the middle of the box to its corners.
+   *
+   * @param stops at least two, in order
+   */
+  record Radial(List<Stop> stops) implements Paint {
+    public Radial {
+      stops = Stop.checked(stops);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return stops.stream().map(Stop::colour);
+    }
+  }
+
+  /**
+   * A colour at a place along a gradient.
+   *
+   * @param at 0 at the start, 1 at the end
+   */
+  record Stop(double at, Colour colour) {
+    /** More than any gradient needs; a guard against runaway documents. */
+    static final int MOST = 32;
+
+    static List<Stop> checked(List<Stop> stops) {
+      if (stops.size() < 2 || stops.size() > MOST) {
+        throw new Refusal(
+            "A gradient has 2 to " + MOST + " colours; this one has " + stops.size() + ".");
+      }
+      double last = 0;
+      for (Stop s : stops) {
+        if (!(s.at() >= last && s.at() <= 1)) {
+          throw new Refusal(
+              "The colours of a gradient stand in order from 0 to 1; one stands at "
+                  + s.at()
+                  + " after "
+                  + last
+                  + ".");
+        }
+        last = s.at();
+      }
+      return List.copyOf(stops);
+    }
+  }
+
+  static Paint of(Colour colour) {
+    return new Flat(colour);
+  }
+}

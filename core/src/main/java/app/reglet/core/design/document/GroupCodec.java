@@ -1,0 +1,28 @@
+package app.reglet.core.design.document;
+
+import app.reglet.core.design.Content;
+import app.reglet.core.measure.Size;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Groups as JSON and back. */
+final class GroupCodec implements ContentCodec<Content.Group> {
+  @Override
+  public String kind() {
+    return "group";
+  }
+
+  @Override
+  public void write(Content.Group group, ObjectNode out) {
+    out.put("width", group.natural().width().toString())
+        .put("height", group.natural().height().toString());
+    ArrayNode pieces = out.putArray("pieces");
+    group.pieces().forEach(p -> pieces.add(PieceCodec.write(p)));
+  }
+
+  @Override
+  public Content.Group read(Fields in) {
+    return new Content.Group(
+        new Size(in.length("width"), in.length("height")), in.parts("pieces", PieceCodec::read));
+  }
+}

@@ -1,0 +1,191 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Book;
+import app.reglet.core.book.Fact;
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Centred;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Mending;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Span;
+import app.reglet.core.design.Words;
+import app.reglet.core.house.SpineTypeRule;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import java.util.Locale;
+
+/** Puts new pieces on the outside, in their panel's middle and never exactly on another. */
+final class Adding {
+  private static final Length STEP = Length.mm("4");
+
+  private final Design design;
+  private final Wrap wrap;
+  private final Book book;
+
+  Adding(Design design, Wrap wrap, Book book) {
+    this.design = design;
+    this.wrap = wrap;
+    this.book = book;
+  }
+
+  Design added(Edit.OfNone edit) {
+    if (edit instanceof Edit.AddWords e) {
+      return inFront(words(e));
+    } else if (edit instanceof Edit.AddBand e) {
+      return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, band(e)));
+    } else if (edit instanceof Edit.AddPicture e) {
+      return inFront(picture(e));
+    } else if (edit instanceof Edit.AddBarcode) {
+      return barcode();
+    }
+    throw new IllegalArgumentException("adds nothing: " + edit);
+  }
+
+  private Design inFront(Piece piece) {
+    return design.changed(PrintedSide.OUTSIDE, c -> c.plus(piece));
+  }
+
+  private Panel panel(PanelKind kind) {
+    return wrap.panel(kind)
+        .orElseThrow(
+            () -> new Refusal("This cover has no " + kind.title().toLowerCase(Locale.ROOT) + "."));
+  }
+
+  private Piece words(Edit.AddWords e) {
+    Panel on = panel(e.panel());
+    Box safe = on.safe();
+    boolean spine = e.panel() == PanelKind.SPINE;
+    Words.Direction way =
+        !spine
+            ? Words.Direction.LEVEL
+            : wrap.rules().spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM
+                ? Words.Direction.DOWN
+                : Words.Direction.UP;
+    Length size =
+        spine ? Length.pt("22") : e.fact() == Fact.BLURB ? Length.pt("11") : Length.pt("24");
+    Words words =
+        Words.of(e.fact(), e.fact() == null ? "New words" : "", face(), size, ink())
+            .aligned(Words.Align.CENTRE, Words.VerticalAlign.MIDDLE)
+            .running(way);
+    Length height = spine ? safe.height().dividedBy(2) : safe.height().dividedBy(6);
+    Box box =
+        free(
+            new Box(safe.left(), safe.top().plus(safe.height().dividedBy(4)), safe.width(), height),
+            safe);
+    String name =
+        (spine
+                ? "spine "
+                : e.panel() == PanelKind.FRONT
+                    ? ""
+                    : e.panel().title().toLowerCase(Locale.ROOT) + " ")
+            + (e.fact() == null ? "words" : e.fact().title().toLowerCase(Locale.ROOT));
+    return new Piece(
+        design.freeId("words"),
+        Character.toUpperCase(name.charAt(0)) + name.substring(1),
+        spine
+            ? Anchors.hung(Region.safe(e.panel()), Span.Hold.BOTH, Span.Hold.START, box, wrap)
+            : new Anchors(
+                Centred.across(on),
+                Anchors.hung(Region.safe(e.panel()), Span.Hold.BOTH, Span.Hold.START, box, wrap)
+                    .down()),
+        words);
+  }
+
+  /** Further down as long as another piece lies exactly there. */
+  private Box free(Box box, Box within) {
+    Box at = box;
+    while (taken(at)) {
+      Box next = at.moved(Length.ZERO, STEP);
+      if (next.bottom().isMoreThan(within.bottom())) {
+        return at;
+      }
+      at = next;
+    }
+    return at;
+  }
+
+  private boolean taken(Box box) {
+    return design.outside().pieces().stream()
+        .map(p -> p.anchors().on(wrap))
+        .flatMap(java.util.Optional::stream)
+        .anyMatch(b -> b.top().equals(box.top()) && b.overlaps(box));
+  }
+
+  /** The face of the first words there are. */
+  private String face() {
+    return design
+        .outside()
+        .all()
+        .filter(p -> p.content() instanceof Words)
+        .map(p -> ((Words) p.content()).face())
+        .findFirst()
+        .orElse("spectral");
+  }
+
+  private Colour ink() {
+    return design
+        .outside()
+        .all()
+        .filter(p -> p.content() instanceof Words w && w.paint() instanceof Paint.Flat)
+        .map(p -> ((Paint.Flat) ((Words) p.content()).paint()).colour())
+        .findFirst()
+        .orElse(new Colour.Rgb(0x1d2327));
+  }
+
+  private Piece band(Edit.AddBand e) {
+    Box art = panel(e.panel()).art();
+    Box box =
+        free(
+            new Box(
+                art.left(),
+                art.top().plus(art.height().dividedBy(3)),
+                art.width(),
+                art.height().dividedBy(4)),
+            art);
+    return new Piece(
+        design.freeId("band"),
+        "Band",
+        Anchors.hung(
+            new Region(Region.Bounds.BLEED, e.panel()), Span.Hold.BOTH, Span.Hold.START, box, wrap),
+        Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
+  }
+
+  private Piece picture(Edit.AddPicture e) {
+    Box safe = panel(e.panel()).safe();
+    Length width = safe.width().dividedBy(2);
+    Box box =
+        free(
+            new Box(
+                safe.centreX().minus(width.half()),
+                safe.top().plus(safe.height().dividedBy(4)),
+                width,
+                safe.height().dividedBy(3)),
+            safe);
+    return new Piece(
+        design.freeId("picture"),
+        e.name(),
+        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
+        new Content.Picture(e.sha(), Focus.MIDDLE));
+  }
+
+  private Design barcode() {
+    if (book.isbn().isEmpty()) {
+      throw new Refusal(
+          "The book has no ISBN yet: give it on the docket, then the barcode can be drawn.");
+    }
+    if (wrap.box(Region.BARCODE).isEmpty()) {
+      throw new Refusal(wrap.house().name() + " keeps no barcode area on this cover.");
+    }
+    return Mending.placeBarcode(design);
+  }
+}

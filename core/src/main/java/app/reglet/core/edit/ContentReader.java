@@ -1,0 +1,110 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.Choices;
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Fact;
+import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+
+/** Reads what is typed about a piece's content; what is not sent stays. */
+final class ContentReader {
+  private final Typed typed;
+  private final EditReader.Faces faces;
+
+  ContentReader(Typed typed, EditReader.Faces faces) {
+    this.typed = typed;
+    this.faces = faces;
+  }
+
+  Content changed(Piece piece) {
+    return piece
+        .content()
+        .accept(
+            new Content.Visitor<>() {
+              @Override
+              public Content words(Words words) {
+                return changed(words);
+              }
+
+              @Override
+              public Content shape(Content.Shape shape) {
+                return shape.withFill(paint(shape.fill()));
+              }
+
+              @Override
+              public Content picture(Content.Picture picture) {
+                return new Content.Picture(
+                    typed.text("picture", picture.sha()), focus(picture.focus()));
+              }
+
+              @Override
+              public Content barcode(Content.Barcode barcode) {
+                return barcode;
+              }
+
+              @Override
+              public Content group(Content.Group group) {
+                return group;
+              }
+            });
+  }
+
+  private Words changed(Words old) {
+    Fact fact = old.fact();
+    if (typed.has("source")) {
+      String source = typed.text("source");
+      fact = source.equals("own") ? null : Choices.of(Fact.class, source);
+    }
+    String face = typed.text("face", old.face());
+    if (!faces.has(face)) {
+      throw new Refusal("face", "There is no typeface “" + face + "” here: choose another.");
+    }
+    Length size = typed.has("size") ? Length.parse(typed.text("size"), Unit.PT) : old.size();
+    return new Words(
+        fact,
+        typed.text("text", old.text()).replace("\r\n", "\n"),
+        face,
+        size,
+        typed.flag("fit", old.fit()),
+        paint(old.paint()),
+        old.outline(),
+        typed.choice("align", old.align()),
+        typed.choice("vertical", old.vertical()),
+        typed.figure("leading", "leading", 0.6, 4, old.leading()),
+        typed.flag("capitals", old.capitals()),
+        (int) Math.round(typed.figure("tracking", "letter spacing", -100, 1000, old.tracking())),
+        typed.choice("direction", old.direction()));
+  }
+
+  private Paint paint(Paint old) {
+    return typed.has("colour") ? Paint.of(Colour.parse(typed.text("colour"))) : old;
+  }
+
+  private Focus focus(Focus old) {
+    return new Focus(
+        typed.figure("focusX", "focus", 0, 1, old.x()),
+        typed.figure("focusY", "focus", 0, 1, old.y()));
+  }
+
+  Ground changed(Ground old) {
+    return new Ground(
+        paint(old.paint()),
+        typed.text("picture", old.picture()),
+        focus(old.focus()),
+        typed.choice("extent", old.extent()));
+  }
+
+  Appearance changed(Appearance old) {
+    return old.withOpacity(
+            typed.figure("opacity", "opacity in percent", 0, 100, old.opacity() * 100) / 100)
+        .withBlend(typed.choice("blend", old.blend()));
+  }
+}

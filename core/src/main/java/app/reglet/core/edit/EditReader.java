@@ -1,0 +1,159 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.Choices;
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Fact;
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.Remedy;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Span;
+import app.reglet.core.design.StartingLayout;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Reads a change from the fields of a form: {@code edit} says which, the others what. A field that
+ * is not sent leaves what it is about as it is.
+ */
+public final class EditReader {
+  private final Typed typed;
+  private final Design design;
+  private final List<Finding> findings;
+  private final ContentReader contents;
+
+  private EditReader(Typed typed, Design design, List<Finding> findings, Faces faces) {
+    this.typed = typed;
+    this.design = design;
+    this.findings = findings;
+    this.contents = new ContentReader(typed, faces);
+  }
+
+  /** Which typefaces there are. */
+  @FunctionalInterface
+  public interface Faces {
+    boolean has(String id);
+  }
+
+  /**
+   * The change that was meant.
+   *
+   * @param fields names and texts as sent
+   * @param unit of lengths that name none
+   * @param design in force
+   * @param findings told of it, each with its remedies
+   * @throws Refusal with a sentence, and the field concerned
+   */
+  public static Edit read(
+      Map<String, String> fields, Unit unit, Design design, List<Finding> findings, Faces faces) {
+    return new EditReader(new Typed(fields, unit), design, findings, faces).read();
+  }
+
+  private Edit read() {
+    return switch (typed.text("edit")) {
+      case "move" -> new Edit.Move(ids(), typed.length("right"), typed.length("down"));
+      case "resize" -> new Edit.Resize(id(), by("left"), by("top"), by("right"), by("bottom"));
+      case "place" ->
+          new Edit.Place(
+              id(),
+              Region.parse(typed.text("from")),
+              typed.lengthIfAny("left"),
+              typed.lengthIfAny("top"),
+              typed.lengthIfAny("width"),
+              typed.lengthIfAny("height"));
+      case "turn" -> new Edit.Turn(id(), typed.figure("angle", "angle", -360, 360, 0));
+      case "flip" -> new Edit.Flip(id(), typed.text("way").equals("across"));
+      case "hang" -> hang();
+      case "set" -> new Edit.Set(id(), contents.changed(piece()));
+      case "appear" -> new Edit.Appear(id(), contents.changed(piece().appearance()));
+      case "rename" -> new Edit.Rename(id(), typed.text("name"));
+      case "lock" -> new Edit.Lock(id(), typed.flag("on", true));
+      case "hide" -> new Edit.Hide(id(), typed.flag("on", true));
+      case "add" -> add();
+      case "remove" -> new Edit.Remove(ids());
+      case "reorder" ->
+          new Edit.Reorder(id(), (int) typed.figure("by", "number of places", -200, 200, 0));
+      case "group" -> new Edit.Group(ids());
+      case "ungroup" -> new Edit.Ungroup(id());
+      case "ground" -> ground();
+      case "swatch" ->
+          new Edit.SetSwatch(typed.text("name"), Colour.parseSolid(typed.text("colour")));
+      case "swatch-off" -> new Edit.RemoveSwatch(typed.text("name"));
+      case "layout" -> new Edit.Lay(typed.choice("layout", StartingLayout.class));
+      case "mend" -> mend();
+      default -> throw new Refusal("“" + typed.text("edit") + "” is no change of a cover.");
+    };
+  }
+
+  private String id() {
+    return typed.text("piece");
+  }
+
+  private List<String> ids() {
+    return List.of(id().split(","));
+  }
+
+  private Length by(String edge) {
+    return typed.lengthIfAny(edge).orElse(Length.ZERO);
+  }
+
+  private Piece piece() {
+    return design
+        .piece(id())
+        .orElseThrow(
+            () ->
+                new Refusal(
+                    "That piece is not on the cover any more: it was taken off. Undo brings it back."));
+  }
+
+  private Edit hang() {
+    Piece piece = piece();
+    Region region =
+        typed.has("region")
+            ? Region.parse(typed.text("region"))
+            : piece.anchors().across().region();
+    Span.Hold across = typed.choice("across", piece.anchors().across().hold());
+    Span.Hold down = typed.choice("holdDown", piece.anchors().down().hold());
+    return new Edit.Hang(id(), region, across, down);
+  }
+
+  private Edit add() {
+    String what = typed.text("what");
+    return switch (what) {
+      case "band" -> new Edit.AddBand(typed.choice("panel", PanelKind.FRONT));
+      case "barcode" -> new Edit.AddBarcode();
+      default -> {
+        String[] parts = what.split(":", 2);
+        Fact fact =
+            parts.length < 2 || parts[1].equals("own") ? null : Choices.of(Fact.class, parts[1]);
+        yield new Edit.AddWords(Choices.of(PanelKind.class, parts[0]), fact);
+      }
+    };
+  }
+
+  private Edit ground() {
+    PrintedSide side = typed.choice("side", PrintedSide.OUTSIDE);
+    return new Edit.SetGround(side, contents.changed(design.side(side).ground()), "Ground");
+  }
+
+  private Edit mend() {
+    String code = typed.text("code");
+    String piece = typed.text("piece", "");
+    int choice = (int) typed.figure("choice", "choice", 0, 20, 0);
+    Remedy remedy =
+        findings.stream()
+            .filter(f -> f.code().equals(code) && f.piece().orElse("").equals(piece))
+            .filter(f -> choice < f.remedies().size())
+            .map(f -> f.remedies().get(choice))
+            .findFirst()
+            .orElseThrow(
+                () -> new Refusal("This finding is no longer there: the cover has changed since."));
+    return new Edit.Mend(remedy, remedy.label(typed.unit()));
+  }
+}

@@ -1,0 +1,168 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Scope;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import java.util.List;
+import java.util.Optional;
+
+/** Lays pieces elsewhere. What is moved onto another panel hangs on that one's lines from then. */
+final class Placing {
+  private final Design design;
+  private final Wrap wrap;
+
+  Placing(Design design, Wrap wrap) {
+    this.design = design;
+    this.wrap = wrap;
+  }
+
+  /** The scope that a piece lies in. */
+  Scope scopeOf(Piece piece) {
+    for (PrintedSide side : PrintedSide.values()) {
+      Optional<Scope> found = find(design.side(side).pieces(), Scope.of(wrap), piece.id());
+      if (found.isPresent()) {
+        return found.get();
+      }
+    }
+    return Scope.of(wrap);
+  }
+
+  private Optional<Scope> find(List<Piece> pieces, Scope scope, String id) {
+    for (Piece p : pieces) {
+      if (p.id().equals(id)) {
+        return Optional.of(scope);
+      }
+      if (p.content() instanceof Content.Group g) {
+        Box box = scope.place(p).orElse(wrap.trimmed());
+        Optional<Scope> found = find(g.pieces(), scope.inside(p, g, box), id);
+        if (found.isPresent()) {
+          return found;
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Moved by a distance on the sheet, exactly. */
+  Piece moved(Piece piece, Length right, Length down) {
+    Scope scope = scopeOf(piece);
+    Length[] by = scope.turns().inwards(right, down);
+    Optional<Box> box = scope.place(piece);
+    Box there = box.orElse(wrap.trimmed()).moved(by[0], by[1]);
+    boolean elsewhere = box.isEmpty() || changesPanel(piece, scope, there);
+    if (scope.natural() == null && !elsewhere) {
+      onSheet(there);
+      return piece.withAnchors(piece.anchors().movedBy(by[0], by[1]));
+    }
+    return laid(piece, scope, there);
+  }
+
+  Piece resized(Piece piece, Edit.Resize e) {
+    Scope scope = scopeOf(piece);
+    Box box = scope.place(piece).orElse(wrap.trimmed());
+    Length left = box.left().plus(e.left());
+    Length top = box.top().plus(e.top());
+    Length right = box.right().plus(e.right());
+    Length bottom = box.bottom().plus(e.bottom());
+    if (right.isLessThan(left) || bottom.isLessThan(top)) {
+      throw new Refusal("So resized, “" + piece.name() + "” would be turned inside out.");
+    }
+    return laid(piece, scope, Box.between(left, top, right, bottom));
+  }
+
+  /** Laid by typed figures; one that isn't given stays as exact as it is. */
+  Piece placed(Piece piece, Edit.Place e) {
+    Scope scope = scopeOf(piece);
+    Box origin =
+        wrap.box(e.from())
+            .orElseThrow(() -> new Refusal("This cover has no such part to measure from."));
+    Box box = scope.place(piece).orElse(wrap.trimmed());
+    Length width = e.width().orElse(box.width());
+    Length height = e.height().orElse(box.height());
+    if (!width.isPositive() || !height.isPositive()) {
+      throw new Refusal(
+          "Width and height must be above zero; typed were "
+              + width.print(Unit.MM)
+              + " and "
+              + height.print(Unit.MM)
+              + ".");
+    }
+    Length left = e.left().map(l -> origin.left().plus(l)).orElse(box.left());
+    Length top = e.top().map(t -> origin.top().plus(t)).orElse(box.top());
+    return laid(piece, scope, new Box(left, top, width, height));
+  }
+
+  /** Hung on other lines: it stays where it is, or goes to the panel that is asked for. */
+  Piece hung(Piece piece, Edit.Hang e) {
+    Scope scope = scopeOf(piece);
+    Box lines =
+        scope
+            .regions()
+            .box(e.region())
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "This cover has no " + e.region().id().replace('.', ' ') + " to hang on."));
+    PanelKind from = piece.anchors().across().region().panel();
+    PanelKind to = e.region().panel();
+    Anchors anchors = piece.anchors();
+    if (from != null && to != null && from != to) {
+      Anchors there = anchors.onPanel(to);
+      anchors = there.on(scope.regions()).isPresent() ? there : Anchors.filling(e.region());
+    }
+    Box box = anchors.on(scope.regions()).orElse(lines);
+    return piece.withAnchors(Anchors.hung(e.region(), e.across(), e.down(), box, scope.regions()));
+  }
+
+  private Piece laid(Piece piece, Scope scope, Box box) {
+    if (box.width().isLessThan(Editing.SMALLEST) || box.height().isLessThan(Editing.SMALLEST)) {
+      throw new Refusal(
+          "A piece is at least 1 mm wide and high; this would be "
+              + box.size().print(Unit.MM)
+              + ".");
+    }
+    onSheet(box);
+    if (piece.anchors().on(scope.regions()).isEmpty() || changesPanel(piece, scope, box)) {
+      Region region = piece.anchors().across().region();
+      Region.Bounds bounds =
+          region.bounds() == Region.Bounds.BARCODE || region.panel() == null
+              ? Region.Bounds.SAFE
+              : region.bounds();
+      PanelKind under = wrap.panelUnder(box).map(Panel::kind).orElse(PanelKind.FRONT);
+      Region there = new Region(bounds, under.isHinge() ? PanelKind.FRONT : under);
+      return piece.withAnchors(
+          Anchors.hung(
+              there, piece.anchors().across().hold(), piece.anchors().down().hold(), box, wrap));
+    }
+    return piece.withAnchors(piece.anchors().placed(scope.regions(), scope.fromSheet(box)));
+  }
+
+  private boolean changesPanel(Piece piece, Scope scope, Box box) {
+    if (scope.natural() != null) {
+      return false;
+    }
+    PanelKind panel = piece.anchors().across().region().panel();
+    PanelKind under = wrap.panelUnder(box).map(Panel::kind).orElse(null);
+    return panel != null && under != null && under != panel;
+  }
+
+  private void onSheet(Box box) {
+    if (!box.overlaps(wrap.sheetBox())) {
+      throw new Refusal(
+          "There it would lie off the sheet of "
+              + wrap.sheet().brief(wrap.house().unit())
+              + ", where nobody could take hold of it again.");
+    }
+  }
+}

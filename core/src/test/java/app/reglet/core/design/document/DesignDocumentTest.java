@@ -1,0 +1,192 @@
+package app.reglet.core.design.document;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Fact;
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Figure;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Placement;
+import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class DesignDocumentTest {
+  private static final Colour INK = new Colour.Swatch("Ink");
+  private static final Anchors SAFE = Anchors.filling(Region.safe(PanelKind.FRONT));
+
+  /** A design that uses whatever there is. */
+  private static Design everything() {
+    Paint linear =
+        new Paint.Linear(
+            33.3,
+            List.of(
+                new Paint.Stop(0, new Colour.Cmyk(1, 2, 3, 4.5)),
+                new Paint.Stop(0.4, INK),
+                new Paint.Stop(1, new Colour.Gray(60))));
+    Paint radial =
+        new Paint.Radial(List.of(new Paint.Stop(0, Colour.WHITE), new Paint.Stop(1, Colour.BLACK)));
+    Words words =
+        new Words(
+            Fact.TITLE,
+            "",
+            "spectral",
+            Length.pt("33.3"),
+            true,
+            linear,
+            new Stroke(
+                Paint.of(INK),
+                Length.mm("0.4"),
+                List.of(Length.mm("1"), Length.mm("0.5")),
+                Stroke.Side.OUTSIDE),
+            Words.Align.CENTRE,
+            Words.VerticalAlign.MIDDLE,
+            1.36,
+            true,
+            -12,
+            Words.Direction.UP);
+    Piece title =
+        new Piece(
+            "title",
+            "Title “one” & <two>",
+            new Placement(SAFE, -12.5, Placement.Flip.ACROSS),
+            new Appearance(
+                0.35,
+                Appearance.Blend.MULTIPLY,
+                Optional.of(
+                    new Appearance.Shadow(
+                        Length.mm("1"), Length.mm("-2"), Length.mm("3"), INK, 0.5)),
+                Optional.of(
+                    new Appearance.Mask(new Figure.Rectangle(Length.mm("4")), Length.mm("2")))),
+            words,
+            true,
+            true);
+    Piece disc =
+        new Piece("disc", "Disc", SAFE, new Content.Shape(new Figure.Ellipse(), radial, null));
+    Piece picture =
+        new Piece("p", "Picture", SAFE, new Content.Picture("ab12", new Focus(0.1, 0.9)));
+    Piece group =
+        new Piece(
+            "g",
+            "Group",
+            SAFE,
+            new Content.Group(
+                new Size(Length.mm("30"), Length.mm("20")),
+                List.of(
+                    new Piece(
+                        "code", "Barcode", Anchors.filling(Region.GROUP), new Content.Barcode()))));
+    Ground ground = new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT);
+    return new Design(
+        Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
+        new Composition(ground, List.of(disc, picture, group, title)),
+        new Composition(Ground.plain(new Colour.Gray(5)), List.of()));
+  }
+
+  @Test
+  public void aDesignReadsBackAsItWasWritten() {
+    assertThat(DesignDocument.read(DesignDocument.write(everything()))).isEqualTo(everything());
+    assertThat(DesignDocument.read(DesignDocument.write(Design.EMPTY))).isEqualTo(Design.EMPTY);
+  }
+
+  private static final String ONE =
+      """
+      {"background":{"colour":"#123456","picture":"ab12","focusX":0.25,"focusY":0.75,"extent":"FRONT"},
+       "pieces":[
+        {"id":"title","name":"Title","pins":{
+          "across":{"kind":"stretched","from":"front.safe.left","fromOffset":"0 mm","to":"front.safe.right","toOffset":"0 mm"},
+          "down":{"kind":"hung","line":"front.safe.top","side":"END","offset":"5 mm","size":"40 mm"}},
+         "content":{"kind":"words","fact":null,"text":"Words","face":"spectral","size":"13 mm","fit":true,
+          "colour":"#1d2327","align":"RIGHT","stand":"BOTTOM","leading":1.25,"capitals":true,"tracking":7,"turn":"DOWN"}},
+        {"id":"band-1","name":"Band","pins":{
+          "across":{"kind":"hung","line":"sheet.left","side":"START","offset":"0 mm","size":"40 mm"},
+          "down":{"kind":"hung","line":"sheet.top","side":"MIDDLE","offset":"5 mm","size":"40 mm"}},
+         "content":{"kind":"band","colour":"#fbf8f1"}}]}
+      """;
+
+  @Test
+  public void aDocumentOfTheFirstFormatComesOverWhole() {
+    Design two = DesignDocument.read(ONE);
+    Ground ground = two.outside().ground();
+    assertThat(ground)
+        .isEqualTo(
+            new Ground(
+                Paint.of(new Colour.Rgb(0x123456)),
+                "ab12",
+                new Focus(0.25, 0.75),
+                Ground.Extent.FRONT));
+    Words words = (Words) two.piece("title").orElseThrow().content();
+    assertThat(words)
+        .isEqualTo(
+            new Words(
+                null,
+                "Words",
+                "spectral",
+                Length.mm("13"),
+                true,
+                Paint.of(new Colour.Rgb(0x1d2327)),
+                null,
+                Words.Align.RIGHT,
+                Words.VerticalAlign.BOTTOM,
+                1.25,
+                true,
+                7,
+                Words.Direction.DOWN));
+    assertThat(two.piece("band-1").orElseThrow().content())
+        .isEqualTo(Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
+    assertThat(two.piece("title").orElseThrow().anchors().down().toString()).contains("END");
+    assertThat(DesignDocument.read(DesignDocument.write(two))).isEqualTo(two);
+  }
+
+  @DataProvider
+  public Object[][] unreadable() {
+    String good = DesignDocument.write(everything());
+    return new Object[][] {
+      {"nothing", ""},
+      {"no JSON", "{\"background\":"},
+      {"a list", "[]"},
+      {"a newer format", good.replaceFirst("\"format\":2", "\"format\":3")},
+      {"a field of a newer Reglet", good.replaceFirst("\"id\":", "\"glow\":1,\"id\":")},
+      {"a kind of a newer Reglet", good.replace("\"kind\":\"shape\"", "\"kind\":\"arc\"")},
+      {"a line that no wrap has", good.replace("front.safe.left", "front.safe.sideways")},
+      {"a colour that is none", good.replace("cmyk(60, 40, 40, 100)", "cmyk(160, 40, 40, 100)")},
+      {"a swatch that the palette lacks", good.replace("\"Ink\":", "\"Other\":")},
+      {"an id twice", good.replace("\"id\":\"p\"", "\"id\":\"disc\"")},
+      {"a focus outside", good.replace("\"focusX\":0.25", "\"focusX\":7")},
+      {"a number as text", good.replace("\"leading\":1.36", "\"leading\":\"1.36\"")},
+      {"a first-format piece without pins", ONE.replace("\"pins\"", "\"pegs\"")}
+    };
+  }
+
+  @Test(dataProvider = "unreadable")
+  public void whatCanNotBeReadIsRefusedAndSaysWhy(String what, String json) {
+    assertThatThrownBy(() -> DesignDocument.read(json))
+        .as(what)
+        .isInstanceOf(Refusal.class)
+        .hasMessageStartingWith("This design can't be read: ");
+  }
+
+  @Test
+  public void aNewerFormatSaysWhichAndWhichThisOneReads() {
+    assertThatThrownBy(() -> DesignDocument.read("{\"format\":3}"))
+        .hasMessageContaining("format 3")
+        .hasMessageContaining("reads up to 2");
+  }
+}

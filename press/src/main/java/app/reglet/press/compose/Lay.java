@@ -1,0 +1,140 @@
+package app.reglet.press.compose;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Scope;
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.art.Rect;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.type.Typefaces;
+import java.awt.geom.AffineTransform;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** One run of the composer. */
+final class Lay {
+  private static final double MM_PER_INCH = 25.4;
+
+  final Wrap wrap;
+  final Book book;
+  final Fills fills;
+  final Pictures pictures;
+  final Typefaces typefaces;
+  final List<Laid> laid = new ArrayList<>();
+  final List<String> absent = new ArrayList<>();
+  private final Design design;
+  private final List<Mark.Group> marks = new ArrayList<>();
+  private final List<Artwork.Placed> placed = new ArrayList<>();
+
+  Lay(Design design, Wrap wrap, Book book, Pictures pictures, Typefaces typefaces) {
+    this.design = design;
+    this.wrap = wrap;
+    this.book = book;
+    this.pictures = pictures;
+    this.typefaces = typefaces;
+    this.fills = new Fills(design);
+  }
+
+  Artwork artwork() {
+    return new Artwork(wrap, marks, laid, placed, absent);
+  }
+
+  void ground(Ground g) {
+    List<Mark> all = new ArrayList<>();
+    Box sheet = wrap.sheetBox();
+    Rect whole = Rect.of(sheet);
+    all.add(new Mark.Path(whole.shape(), fills.of(g.paint(), whole), null));
+    AffineTransform still = new AffineTransform();
+    laid.add(new Laid.Area(Artwork.GROUND, "Ground", Outlines.of(sheet, still)));
+    Optional<Picture> picture = g.hasPicture() ? pictures.find(g.picture()) : Optional.empty();
+    picture.ifPresent(
+        p -> {
+          Box box = wrap.box(g.region()).orElse(sheet);
+          boolean flat = g.paint() instanceof Paint.Flat;
+          Pixels pixels =
+              new Pixels.Stored(p, flat ? fills.solid(((Paint.Flat) g.paint()).colour()) : null);
+          all.add(covering(p, pixels, Rect.of(box), g.focus()));
+          laid.add(
+              new Laid.Picture(
+                  Artwork.GROUND,
+                  "Ground's picture",
+                  Outlines.of(box, still),
+                  ppi(p, Rect.of(box))));
+        });
+    marks.add(Mark.Group.named(Artwork.GROUND, all));
+  }
+
+  /** A picture as large as covers a box, cut to it. */
+  static Mark covering(Picture p, Pixels pixels, Rect box, Focus focus) {
+    double scale = scale(p, box);
+    double w = p.width() * scale;
+    double h = p.height() * scale;
+    double x = box.x() - (w - box.width()) * focus.x();
+    double y = box.y() - (h - box.height()) * focus.y();
+    return Mark.Group.clipped(
+        box.shape(), new Mark.Image(pixels, new AffineTransform(w, 0, 0, h, x, y)));
+  }
+
+  private static double scale(Picture p, Rect box) {
+    return Math.max(box.width() / p.width(), box.height() / p.height());
+  }
+
+  /** Pixels per inch of a picture that covers a box. */
+  static double ppi(Picture p, Rect box) {
+    return MM_PER_INCH / scale(p, box);
+  }
+
+  void pieces(List<Piece> pieces) {
+    marks.addAll(pieces(pieces, Scope.of(wrap), new AffineTransform(), ""));
+  }
+
+  /**
+   * The pieces of a scope.
+   *
+   * @param toSheet how the groups they are in are turned
+   * @param group the id of the group they are in
+   */
+  List<Mark.Group> pieces(List<Piece> pieces, Scope scope, AffineTransform toSheet, String group) {
+    List<Mark.Group> all = new ArrayList<>();
+    for (Piece piece : pieces) {
+      Optional<Box> box = scope.place(piece);
+      if (box.isEmpty()) {
+        absent.add(piece.name());
+      } else if (!piece.hidden()) {
+        piece(piece, scope, box.get(), toSheet, group).ifPresent(all::add);
+      }
+    }
+    return all;
+  }
+
+  private Optional<Mark.Group> piece(
+      Piece piece, Scope scope, Box box, AffineTransform toSheet, String group) {
+    AffineTransform turn = Effecting.turn(piece.placement(), Rect.of(box));
+    AffineTransform there = new AffineTransform(toSheet);
+    there.concatenate(turn);
+    placed.add(
+        new Artwork.Placed(
+            piece.id(),
+            piece.name(),
+            group,
+            box,
+            Outlines.corners(box, there),
+            piece.placement().angle(),
+            piece.locked()));
+    List<Mark> content = piece.content().accept(new LayContent(this, piece, scope, box, there));
+    return content.isEmpty() && !(piece.content() instanceof Content.Group)
+        ? Optional.empty()
+        : Optional.of(Effecting.group(piece, content, Rect.of(box), turn, design::solid));
+  }
+}

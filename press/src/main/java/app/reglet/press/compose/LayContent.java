@@ -1,0 +1,171 @@
+package app.reglet.press.compose;
+
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Scope;
+import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Outline;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.press.art.Fill;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Pen;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.art.Rect;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.type.Setter;
+import app.reglet.press.type.Typeface;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** The content of one piece as marks in its box, and what the checks are told of it. */
+final class LayContent implements Content.Visitor<List<Mark>> {
+  /** The face of a barcode's digits. */
+  private static final String DIGITS = "work-sans";
+
+  private final Lay lay;
+  private final Piece piece;
+  private final Scope scope;
+  private final Box box;
+  private final Rect rect;
+  private final AffineTransform toSheet;
+
+  LayContent(Lay lay, Piece piece, Scope scope, Box box, AffineTransform toSheet) {
+    this.lay = lay;
+    this.piece = piece;
+    this.scope = scope;
+    this.box = box;
+    this.rect = Rect.of(box);
+    this.toSheet = toSheet;
+  }
+
+  @Override
+  public List<Mark> words(Words words) {
+    Words scaled =
+        scope.typeScale() == 1
+            ? words
+            : words.withSize(Length.nearMm(words.size().toMm() * scope.typeScale()), words.fit());
+    Typeface face = lay.typefaces.get(words.face());
+    String text = words.on(lay.book);
+    Pen outline = words.outline() == null ? null : lay.fills.pen(words.outline(), rect, 1);
+    WordsSetting setting =
+        WordsSetting.of(
+            scaled, text, face, rect, lay.fills.of(words.paint(), rect), outline, toSheet);
+    lay.laid.add(
+        new Laid.Words(
+            piece.id(),
+            piece.name(),
+            Outlines.of(box, toSheet),
+            setting.ink(),
+            Length.nearMm(setting.set().size()),
+            setting.set().overflowing(),
+            face.missing(text),
+            face.name(),
+            largestOnSpine(words, face)));
+    return setting.marks();
+  }
+
+  private Length largestOnSpine(Words words, Typeface face) {
+    if (words.direction() == Words.Direction.LEVEL) {
+      return Length.ZERO;
+    }
+    return lay.wrap
+        .box(Region.safe(PanelKind.SPINE))
+        .map(band -> Length.nearMm(Setter.largestIn(face, band.width().toMm())))
+        .orElse(Length.ZERO);
+  }
+
+  @Override
+  public List<Mark> shape(Content.Shape shape) {
+    Shape path = Figures.in(shape.figure(), rect);
+    Fill fill = shape.fill() == null ? null : lay.fills.of(shape.fill(), rect);
+    List<Mark> marks = new ArrayList<>();
+    if (fill != null) {
+      lay.laid.add(new Laid.Area(piece.id(), piece.name(), outline(path)));
+      marks.add(new Mark.Path(path, fill, null));
+    }
+    if (shape.stroke() != null) {
+      marks.addAll(stroke(path, shape.stroke()));
+    }
+    return marks;
+  }
+
+  private Outline outline(Shape path) {
+    return path instanceof java.awt.geom.Rectangle2D
+        ? Outlines.of(box, toSheet)
+        : Outlines.hull(path, toSheet);
+  }
+
+  /** A line inside or outside an edge is a line of twice the width, cut along the edge. */
+  private List<Mark> stroke(Shape path, Stroke stroke) {
+    if (stroke.side() == Stroke.Side.CENTRED) {
+      return List.of(new Mark.Path(path, null, lay.fills.pen(stroke, rect, 1)));
+    }
+    Mark line =
+        new Mark.Path(
+            path,
+            null,
+            new Pen(
+                lay.fills.of(stroke.paint(), rect),
+                2 * stroke.width().toMm(),
+                stroke.dashes().stream().map(Length::toMm).toList()));
+    Shape clip = path;
+    if (stroke.side() == Stroke.Side.OUTSIDE) {
+      double w = stroke.width().toMm() + 1;
+      java.awt.geom.Path2D round =
+          new java.awt.geom.Path2D.Double(java.awt.geom.Path2D.WIND_EVEN_ODD);
+      round.append(
+          new Rect(rect.x() - w, rect.y() - w, rect.width() + 2 * w, rect.height() + 2 * w).shape(),
+          false);
+      round.append(path, false);
+      clip = round;
+    }
+    return List.of(Mark.Group.clipped(clip, line));
+  }
+
+  @Override
+  public List<Mark> picture(Content.Picture content) {
+    Optional<Picture> found = lay.pictures.find(content.sha());
+    if (found.isEmpty()) {
+      lay.absent.add(piece.name() + " (its file is not here)");
+      return List.of();
+    }
+    lay.laid.add(
+        new Laid.Picture(
+            piece.id(), piece.name(), Outlines.of(box, toSheet), Lay.ppi(found.get(), rect)));
+    return List.of(
+        Lay.covering(found.get(), new Pixels.Stored(found.get(), null), rect, content.focus()));
+  }
+
+  @Override
+  public List<Mark> barcode(Content.Barcode barcode) {
+    if (lay.book.isbn().isEmpty()) {
+      lay.absent.add(piece.name() + " (the book has no ISBN)");
+      return List.of();
+    }
+    Barcodes drawn = Barcodes.in(rect, lay.book.isbn().get(), lay.typefaces.get(DIGITS));
+    Rect s = drawn.symbol();
+    Box symbol =
+        new Box(
+            Length.nearMm(s.x()),
+            Length.nearMm(s.y()),
+            Length.nearMm(s.width()),
+            Length.nearMm(s.height()));
+    lay.laid.add(new Laid.Barcode(piece.id(), piece.name(), Outlines.of(symbol, toSheet)));
+    return drawn.marks();
+  }
+
+  @Override
+  public List<Mark> group(Content.Group group) {
+    List<Mark> marks = new ArrayList<>();
+    marks.addAll(lay.pieces(group.pieces(), scope.inside(piece, group, box), toSheet, piece.id()));
+    return marks;
+  }
+}

@@ -1,0 +1,357 @@
+package app.reglet.press.pdf;
+
+import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
+import app.reglet.press.art.Effects;
+import app.reglet.press.art.Fill;
+import app.reglet.press.art.Labels;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Painter;
+import app.reglet.press.art.Pen;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.picture.Orientation;
+import app.reglet.press.type.Typeface;
+import java.awt.BasicStroke;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
+
+/** Writes marks as the operators of a page (ISO 32000-1, 8, 9 and 11). */
+final class PdfPainter implements Painter {
+  private final PdfParts parts;
+  private final Typeface labels;
+
+  /** The streams being written: the page's, and one for each group that is made apart. */
+  private final Deque<Stream> streams = new ArrayDeque<>();
+
+  /** A stream and the resources it names. */
+  private record Stream(Operators out, PDResources resources) {}
+
+  /**
+   * @param labels the face of labels; null where there are none
+   */
+  private PdfPainter(PdfParts parts, PDResources resources, Typeface labels) {
+    this.parts = parts;
+    this.labels = labels;
+    streams.push(new Stream(new Operators(), resources));
+  }
+
+  /**
+   * The content of a page.
+   *
+   * @param toPage from the marks' mm to the page's points
+   */
+  static byte[] write(
+      PdfParts parts,
+      PDResources resources,
+      Typeface labels,
+      AffineTransform toPage,
+      List<? extends Mark> marks) {
+    PdfPainter painter = new PdfPainter(parts, resources, labels);
+    painter.op().op("q");
+    painter.op().matrix("cm", toPage);
+    painter.paint(marks);
+    painter.op().op("Q");
+    return painter.op().bytes();
+  }
+
+  private Operators op() {
+    return streams.peek().out();
+  }
+
+  private PDResources resources() {
+    return streams.peek().resources();
+  }
+
+  @Override
+  public void path(Mark.Path p) {
+    if (p.fill() != null) {
+      fill(p.shape(), p.fill());
+    }
+    if (p.pen() == null) {
+      return;
+    }
+    if (p.pen().fill() instanceof Fill.Flat flat) {
+      pen(p.pen(), flat.colour());
+      op().path(p.shape());
+      op().op("S");
+    } else {
+      fill(outline(p.pen()).createStrokedShape(p.shape()), p.pen().fill());
+    }
+  }
+
+  private static BasicStroke outline(Pen pen) {
+    float[] dashes = null;
+    if (!pen.dashes().isEmpty()) {
+      dashes = new float[pen.dashes().size()];
+      for (int i = 0; i < dashes.length; i++) {
+        dashes[i] = pen.dashes().get(i).floatValue();
+      }
+    }
+    return new BasicStroke(
+        (float) pen.width(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, dashes, 0);
+  }
+
+  private void fill(Shape shape, Fill fill) {
+    fill.accept(
+        new Fill.Visitor<Void>() {
+          @Override
+          public Void flat(Fill.Flat flat) {
+            colour(flat.colour(), false);
+            op().path(shape);
+            op().op(Operators.byRule("f", shape));
+            return null;
+          }
+
+          @Override
+          public Void linear(Fill.Linear linear) {
+            return shade(Shadings.of(linear));
+          }
+
+          @Override
+          public Void radial(Fill.Radial radial) {
+            return shade(Shadings.of(radial));
+          }
+
+          private Void shade(PDShading shading) {
+            op().op("q");
+            op().clip(shape);
+            op().op("sh", resources().add(shading));
+            op().op("Q");
+            return null;
+          }
+        });
+  }
+
+  private void colour(Colour.Solid colour, boolean stroking) {
+    if (colour instanceof Colour.Rgb rgb) {
+      op().op(
+              stroking ? "RG" : "rg",
+              Operators.number(rgb.red()),
+              Operators.number(rgb.green()),
+              Operators.number(rgb.blue()));
+    } else if (colour instanceof Colour.Cmyk c) {
+      op().op(
+              stroking ? "K" : "k",
+              Operators.number(c.cyan() / 100),
+              Operators.number(c.magenta() / 100),
+              Operators.number(c.yellow() / 100),
+              Operators.number(c.black() / 100));
+    } else {
+      op().op(stroking ? "G" : "g", Operators.number(1 - ((Colour.Gray) colour).black() / 100));
+    }
+  }
+
+  private void pen(Pen pen, Colour.Solid colour) {
+    colour(colour, true);
+    op().op("w", Operators.number(pen.width()));
+    COSArray dashes = new COSArray();
+    pen.dashes().forEach(d -> dashes.add(Operators.number(d)));
+    op().op("d", dashes, Operators.number(0));
+  }
+
+  @Override
+  public void glyphs(Mark.Glyphs g) {
+    if (g.glyphs().length == 0) {
+      return;
+    }
+    if (g.fill() instanceof Fill.Flat flat) {
+      colour(flat.colour(), false);
+      boolean outlined = g.outline() != null && g.outline().fill() instanceof Fill.Flat;
+      if (outlined) {
+        op().op("q");
+        pen(g.outline(), ((Fill.Flat) g.outline().fill()).colour());
+        op().op("Tr", Operators.number(2));
+      }
+      text(g);
+      if (outlined) {
+        op().op("Q");
+      }
+      return;
+    }
+    op().op("q");
+    op().op("Tr", Operators.number(7)); // the letters cut what follows (Table 106)
+    text(g);
+    op().op(
+            "sh",
+            resources()
+                .add(
+                    g.fill() instanceof Fill.Linear l
+                        ? Shadings.of(l)
+                        : Shadings.of((Fill.Radial) g.fill())));
+    op().op("Q");
+  }
+
+  private void text(Mark.Glyphs g) {
+    try {
+      PDType0Font font = parts.fonts().of(g.face());
+      op().op("BT");
+      op().op("Tf", resources().add(font), Operators.number(1));
+      AffineTransform t = new AffineTransform(g.place());
+      t.scale(g.size(), -g.size());
+      op().matrix("Tm", t);
+      show(g, font);
+      op().op("ET");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void show(Mark.Glyphs g, PDType0Font font) throws IOException {
+    COSArray show = new COSArray();
+    double pen = 0;
+    int n = g.glyphs().length;
+    for (int i = 0; i < n; i++) {
+      int glyph = g.glyphs()[i];
+      int next = i + 1 < n ? g.chars()[i + 1] : g.text().length();
+      boolean ligature = next - g.chars()[i] > 1;
+      parts.fonts().use(g.face(), glyph);
+      double at = g.x()[i] / g.size() * 1000;
+      double back = pen - at; // TJ moves the pen back by thousandths of the size
+      if (Math.abs(back) > 0.005) {
+        show.add(Operators.number(back));
+        pen = at;
+      }
+      if (ligature) {
+        show = shown(show);
+        says(g.text().substring(g.chars()[i], next));
+      }
+      show.add(new COSString(font.encodeGlyphId(glyph), true));
+      pen += font.getWidthFromFont(glyph);
+      if (ligature) {
+        show = shown(show);
+        op().op("EMC");
+      }
+    }
+    shown(show);
+  }
+
+  /**
+   * Begins a stretch that reads as this text (ISO 32000-1, 14.9.4): a ligature is several letters.
+   */
+  private void says(String text) {
+    COSDictionary properties = new COSDictionary();
+    properties.setString(COSName.ACTUAL_TEXT, text);
+    op().op("BDC", COSName.getPDFName("Span"), properties);
+  }
+
+  private COSArray shown(COSArray show) {
+    if (show.size() > 0) {
+      op().op("TJ", show);
+    }
+    return new COSArray();
+  }
+
+  @Override
+  public void label(Mark.Label label) {
+    glyphs(Labels.glyphs(label, labels));
+  }
+
+  @Override
+  public void image(Mark.Image i) {
+    AffineTransform place = i.place();
+    PDImageXObject object =
+        i.pixels()
+            .accept(
+                new Pixels.Visitor<>() {
+                  @Override
+                  public PDImageXObject stored(Pixels.Stored stored) {
+                    place.concatenate(Orientation.upright(stored.picture().orientation()));
+                    return parts.image(stored);
+                  }
+
+                  @Override
+                  public PDImageXObject made(Pixels.Made made) {
+                    return parts.image(made);
+                  }
+                });
+    place.concatenate(new AffineTransform(1, 0, 0, -1, 0, 1)); // an image's own y points up
+    op().op("q");
+    op().matrix("cm", place);
+    op().op("Do", resources().add(object));
+    op().op("Q");
+  }
+
+  @Override
+  public void page(Mark.Page p) {
+    PDFormXObject form = parts.page(p.page());
+    var box = form.getBBox();
+    AffineTransform place = p.place();
+    place.concatenate(new AffineTransform(1, 0, 0, -1, 0, 1));
+    place.scale(1 / box.getWidth(), 1 / box.getHeight());
+    place.translate(-box.getLowerLeftX(), -box.getLowerLeftY());
+    op().op("q");
+    op().matrix("cm", place);
+    op().op("Do", resources().add(form));
+    op().op("Q");
+  }
+
+  @Override
+  public void begin(Mark.Group group) {
+    Effects e = group.effects();
+    if (e.isApart()) {
+      streams.push(new Stream(new Operators(), new PDResources()));
+    }
+    if (!e.isNone()) {
+      op().op("q");
+      if (!e.transform().isIdentity()) {
+        op().matrix("cm", e.transform());
+      }
+      if (e.clip() != null) {
+        op().clip(e.clip());
+      }
+    }
+  }
+
+  @Override
+  public void end(Mark.Group group) {
+    Effects e = group.effects();
+    if (!e.isNone()) {
+      op().op("Q");
+    }
+    if (!e.isApart()) {
+      return;
+    }
+    Stream made = streams.pop();
+    PDFormXObject form = parts.form(made.out().bytes(), made.resources(), COSName.DEVICERGB);
+    op().op("q");
+    if (!e.mask().isEmpty()) {
+      // the mask lies in the group's coordinates, which hold when it is set
+      op().matrix("cm", e.transform());
+      op().op("gs", resources().add(parts.masked(mask(e.mask()))));
+      op().matrix("cm", inverse(e.transform()));
+    }
+    boolean multiplied = e.blend() == Appearance.Blend.MULTIPLY;
+    op().op("gs", resources().add(parts.state(e.opacity(), multiplied)));
+    op().op("Do", resources().add(form));
+    op().op("Q");
+  }
+
+  private PDFormXObject mask(List<Mark> marks) {
+    streams.push(new Stream(new Operators(), new PDResources()));
+    paint(marks);
+    Stream made = streams.pop();
+    return parts.form(made.out().bytes(), made.resources(), COSName.DEVICEGRAY);
+  }
+
+  private static AffineTransform inverse(AffineTransform t) {
+    try {
+      return t.createInverse();
+    } catch (java.awt.geom.NoninvertibleTransformException e) {
+      throw new IllegalStateException(e); // turns and mirrors can always be undone
+    }
+  }
+}

@@ -1,0 +1,128 @@
+package app.reglet.press.pdf;
+
+import app.reglet.press.art.Pixels;
+import app.reglet.press.art.PlacedPage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.multipdf.LayerUtility;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.blend.BlendMode;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
+
+/** What the streams of a document share: fonts, images, forms, graphics states. */
+final class PdfParts implements AutoCloseable {
+  /** Wider than any sheet, mm: what is seen of a form is cut by what it lies on. */
+  private static final float WIDE = 10_000;
+
+  private final PDDocument document;
+  private final Fonts fonts;
+  private final Images images;
+  private final Map<String, PDDocument> sources = new HashMap<>();
+  private final Map<String, PDFormXObject> pages = new HashMap<>();
+
+  PdfParts(PDDocument document) {
+    this.document = document;
+    this.fonts = new Fonts(document);
+    this.images = new Images(document);
+  }
+
+  Fonts fonts() {
+    return fonts;
+  }
+
+  PDImageXObject image(Pixels.Stored stored) {
+    try {
+      return images.of(stored);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  PDImageXObject image(Pixels.Made made) {
+    try {
+      return images.of(made);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A page of another document as a form, its fonts and pictures as they are. */
+  PDFormXObject page(PlacedPage placed) {
+    return pages.computeIfAbsent(
+        placed.sha() + " " + placed.page(),
+        k -> {
+          try {
+            PDDocument source = sources.get(placed.sha());
+            if (source == null) {
+              source = Loader.loadPDF(placed.file().all());
+              sources.put(placed.sha(), source);
+            }
+            return new LayerUtility(document).importPageAsForm(source, placed.page());
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
+  }
+
+  /** A stream as a form that is a transparency group of its own (ISO 32000-1, 11.6.6). */
+  PDFormXObject form(byte[] content, PDResources resources, COSName space) {
+    try {
+      PDStream stream =
+          new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE);
+      PDFormXObject form = new PDFormXObject(stream);
+      form.setBBox(new PDRectangle(-WIDE / 2, -WIDE / 2, WIDE, WIDE));
+      form.setResources(resources);
+      COSStream dictionary = stream.getCOSObject();
+      COSDictionary group = new COSDictionary();
+      group.setItem(COSName.TYPE, COSName.GROUP);
+      group.setItem(COSName.S, COSName.TRANSPARENCY);
+      group.setItem(COSName.CS, space);
+      group.setBoolean(COSName.I, true);
+      dictionary.setItem(COSName.GROUP, group);
+      return form;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  PDExtendedGraphicsState state(double opacity, boolean multiplied) {
+    PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+    state.setNonStrokingAlphaConstant((float) opacity);
+    state.setStrokingAlphaConstant((float) opacity);
+    if (multiplied) {
+      state.setBlendMode(BlendMode.MULTIPLY);
+    }
+    return state;
+  }
+
+  /** A state in which a form's lightness says how much is seen (11.6.5.3). */
+  PDExtendedGraphicsState masked(PDFormXObject mask) {
+    COSDictionary soft = new COSDictionary();
+    soft.setItem(COSName.TYPE, COSName.MASK);
+    soft.setItem(COSName.S, COSName.LUMINOSITY);
+    soft.setItem(COSName.G, mask);
+    soft.setItem(COSName.BC, Operators.numbers(0));
+    PDExtendedGraphicsState state = new PDExtendedGraphicsState();
+    state.getCOSObject().setItem(COSName.SMASK, soft);
+    return state;
+  }
+
+  @Override
+  public void close() throws IOException {
+    for (PDDocument source : sources.values()) {
+      source.close();
+    }
+  }
+}

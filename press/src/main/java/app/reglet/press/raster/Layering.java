@@ -1,0 +1,63 @@
+package app.reglet.press.raster;
+
+import java.awt.image.BufferedImage;
+
+/** Lays pixels over pixels (ISO 32000-1, 11.3.3 and 11.3.5). */
+final class Layering {
+  private Layering() {}
+
+  /**
+   * Lays an image over another of the same size.
+   *
+   * @param over ARGB
+   * @param mask its lightness says how much is seen; null for all
+   * @param opacity 0 to 1
+   * @param multiply whether colours are multiplied
+   */
+  static void lay(
+      BufferedImage over,
+      BufferedImage under,
+      BufferedImage mask,
+      double opacity,
+      boolean multiply) {
+    int w = over.getWidth();
+    int[] top = new int[w];
+    int[] bottom = new int[w];
+    int[] light = new int[w];
+    for (int y = 0; y < over.getHeight(); y++) {
+      over.getRGB(0, y, w, 1, top, 0, w);
+      under.getRGB(0, y, w, 1, bottom, 0, w);
+      if (mask != null) {
+        mask.getRGB(0, y, w, 1, light, 0, w);
+      }
+      for (int x = 0; x < w; x++) {
+        double a = (top[x] >>> 24) / 255.0 * opacity;
+        if (mask != null) {
+          a *= luminance(light[x]);
+        }
+        if (a > 0) {
+          bottom[x] = laid(top[x], bottom[x], a, multiply);
+        }
+      }
+      under.setRGB(0, y, w, 1, bottom, 0, w);
+    }
+  }
+
+  private static double luminance(int rgb) {
+    return (0.3 * (rgb >> 16 & 0xff) + 0.59 * (rgb >> 8 & 0xff) + 0.11 * (rgb & 0xff)) / 255;
+  }
+
+  private static int laid(int top, int bottom, double a, boolean multiply) {
+    double ab = (bottom >>> 24) / 255.0;
+    double ar = a + ab - a * ab;
+    int out = (int) Math.round(ar * 255) << 24;
+    for (int shift = 0; shift <= 16; shift += 8) {
+      double cs = (top >> shift & 0xff) / 255.0;
+      double cb = (bottom >> shift & 0xff) / 255.0;
+      double mixed = multiply ? (1 - ab) * cs + ab * cs * cb : cs;
+      double c = ar == 0 ? 0 : (1 - a / ar) * cb + a / ar * mixed;
+      out |= (int) Math.round(Math.max(0, Math.min(1, c)) * 255) << shift;
+    }
+    return out;
+  }
+}

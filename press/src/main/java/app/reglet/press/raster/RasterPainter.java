@@ -1,0 +1,248 @@
+package app.reglet.press.raster;
+
+import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
+import app.reglet.press.art.Effects;
+import app.reglet.press.art.Fill;
+import app.reglet.press.art.Labels;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Painter;
+import app.reglet.press.art.Pen;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.picture.Orientation;
+import app.reglet.press.picture.PictureReader;
+import app.reglet.press.type.Typeface;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.LinearGradientPaint;
+import java.awt.Paint;
+import java.awt.RadialGradientPaint;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.function.Function;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+
+/** Draws marks on pixels. */
+final class RasterPainter implements Painter {
+  /** Of a picture as it is decoded: more than any screen or shop shows. */
+  private static final long MOST_PIXELS = 24_000_000;
+
+  private final Function<Colour.Solid, Color> colours;
+  private final Typeface labels;
+  private final Deque<Layer> layers = new ArrayDeque<>();
+
+  /** Pixels being drawn on, and what the state was before the group that is drawn on them. */
+  private record Layer(BufferedImage image, Graphics2D g, AffineTransform before, Shape clip) {}
+
+  /**
+   * @param g on the image, in mm
+   * @param colours how colours look
+   * @param labels the face of labels; null where there are none
+   */
+  RasterPainter(
+      BufferedImage image, Graphics2D g, Function<Colour.Solid, Color> colours, Typeface labels) {
+    this.colours = colours;
+    this.labels = labels;
+    layers.push(new Layer(image, g, g.getTransform(), g.getClip()));
+  }
+
+  private Graphics2D g() {
+    return layers.peek().g();
+  }
+
+  @Override
+  public void path(Mark.Path p) {
+    if (p.fill() != null) {
+      g().setPaint(paint(p.fill()));
+      g().fill(p.shape());
+    }
+    if (p.pen() != null) {
+      g().setPaint(paint(p.pen().fill()));
+      g().setStroke(stroke(p.pen()));
+      g().draw(p.shape());
+    }
+  }
+
+  private static BasicStroke stroke(Pen pen) {
+    float[] dashes = null;
+    if (!pen.dashes().isEmpty()) {
+      dashes = new float[pen.dashes().size()];
+      for (int i = 0; i < dashes.length; i++) {
+        dashes[i] = pen.dashes().get(i).floatValue();
+      }
+    }
+    return new BasicStroke(
+        (float) pen.width(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, dashes, 0);
+  }
+
+  private Paint paint(Fill fill) {
+    return fill.accept(
+        new Fill.Visitor<>() {
+          @Override
+          public Paint flat(Fill.Flat flat) {
+            return colours.apply(flat.colour());
+          }
+
+          @Override
+          public Paint linear(Fill.Linear l) {
+            return l.x1() == l.x2() && l.y1() == l.y2()
+                ? colours.apply(l.stops().get(0).colour())
+                : new LinearGradientPaint(
+                    new Point2D.Double(l.x1(), l.y1()),
+                    new Point2D.Double(l.x2(), l.y2()),
+                    fractions(l.stops()),
+                    colours(l.stops()));
+          }
+
+          @Override
+          public Paint radial(Fill.Radial r) {
+            return new RadialGradientPaint(
+                new Point2D.Double(r.x(), r.y()),
+                (float) Math.max(r.radius(), 1e-3),
+                fractions(r.stops()),
+                colours(r.stops()));
+          }
+        });
+  }
+
+  /** Places of stops, each a hair after the last as AWT wants them. */
+  private static float[] fractions(List<Fill.Stop> stops) {
+    float[] out = new float[stops.size()];
+    for (int i = 0; i < out.length; i++) {
+      float least = i == 0 ? 0 : Math.nextUp(out[i - 1]);
+      float most = 1 - (out.length - 1 - i) * 1e-6f;
+      out[i] = Math.min(most, Math.max(least, (float) stops.get(i).at()));
+    }
+    return out;
+  }
+
+  private Color[] colours(List<Fill.Stop> stops) {
+    return stops.stream().map(s -> colours.apply(s.colour())).toArray(Color[]::new);
+  }
+
+  @Override
+  public void glyphs(Mark.Glyphs run) {
+    for (int i = 0; i < run.glyphs().length; i++) {
+      AffineTransform at = new AffineTransform(run.place());
+      at.translate(run.x()[i], 0);
+      at.scale(run.size(), run.size());
+      Shape letter = at.createTransformedShape(run.face().outline(run.glyphs()[i]));
+      g().setPaint(paint(run.fill()));
+      g().fill(letter);
+      if (run.outline() != null) {
+        g().setPaint(paint(run.outline().fill()));
+        g().setStroke(stroke(run.outline()));
+        g().draw(letter);
+      }
+    }
+  }
+
+  @Override
+  public void label(Mark.Label label) {
+    glyphs(Labels.glyphs(label, labels));
+  }
+
+  @Override
+  public void image(Mark.Image i) {
+    AffineTransform t = i.place();
+    BufferedImage pixels =
+        i.pixels()
+            .accept(
+                new Pixels.Visitor<>() {
+                  @Override
+                  public BufferedImage stored(Pixels.Stored stored) {
+                    t.concatenate(Orientation.upright(stored.picture().orientation()));
+                    return PictureReader.pixels(stored.picture(), MOST_PIXELS);
+                  }
+
+                  @Override
+                  public BufferedImage made(Pixels.Made made) {
+                    return made.image();
+                  }
+                });
+    t.scale(1.0 / pixels.getWidth(), 1.0 / pixels.getHeight());
+    g().drawImage(pixels, t, null);
+  }
+
+  @Override
+  public void page(Mark.Page p) {
+    try (PDDocument document = Loader.loadPDF(p.page().file().all())) {
+      var box = document.getPage(p.page().page()).getCropBox();
+      AffineTransform before = g().getTransform();
+      g().transform(p.place());
+      g().scale(1 / box.getWidth(), 1 / box.getHeight());
+      g().setBackground(new Color(0, 0, 0, 0)); // what is no ink of the page stays clear
+      Graphics2D kept = (Graphics2D) g().create();
+      kept.clip(new java.awt.geom.Rectangle2D.Double(0, 0, box.getWidth(), box.getHeight()));
+      new PDFRenderer(document).renderPageToGraphics(p.page().page(), kept, 1);
+      kept.dispose();
+      g().setTransform(before);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public void begin(Mark.Group group) {
+    Effects e = group.effects();
+    Layer under = layers.peek();
+    AffineTransform before = g().getTransform();
+    Shape clip = g().getClip();
+    if (e.isApart()) {
+      BufferedImage image =
+          new BufferedImage(
+              under.image().getWidth(), under.image().getHeight(), BufferedImage.TYPE_INT_ARGB);
+      Graphics2D g = ArtworkRaster.graphics(image);
+      g.setTransform(before);
+      g.setClip(clip);
+      layers.push(new Layer(image, g, before, clip));
+    } else {
+      layers.push(new Layer(under.image(), under.g(), before, clip));
+    }
+    g().transform(e.transform());
+    if (e.clip() != null) {
+      g().clip(e.clip());
+    }
+  }
+
+  @Override
+  public void end(Mark.Group group) {
+    Effects e = group.effects();
+    if (!e.isApart()) {
+      Layer done = layers.pop();
+      done.g().setTransform(done.before());
+      done.g().setClip(done.clip());
+      return;
+    }
+    BufferedImage mask = e.mask().isEmpty() ? null : mask(e.mask());
+    Layer done = layers.pop();
+    done.g().dispose();
+    Layering.lay(
+        done.image(),
+        layers.peek().image(),
+        mask,
+        e.opacity(),
+        e.blend() == Appearance.Blend.MULTIPLY);
+  }
+
+  private BufferedImage mask(List<Mark> marks) {
+    BufferedImage under = layers.peek().image();
+    BufferedImage image =
+        new BufferedImage(under.getWidth(), under.getHeight(), BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = ArtworkRaster.graphics(image);
+    g.setTransform(layers.peek().g().getTransform());
+    new RasterPainter(image, g, c -> new Color(c.onScreen()), labels).paint(marks);
+    g.dispose();
+    return image;
+  }
+}

@@ -1,0 +1,150 @@
+package app.reglet.web.bench;
+
+import app.reglet.core.check.Finding;
+import app.reglet.core.design.Piece;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Fold;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import app.reglet.web.titles.Cover;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.TreeSet;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What the browser knows of a cover, in mm: it draws and drags by this, and reads nothing off the
+ * drawing.
+ *
+ * @param base the revision it shows
+ * @param unit in which figures are shown
+ * @param sheet width and height
+ * @param panels with what is measured from
+ * @param pieces from back to front, those in groups too
+ * @param x upright lines to snap to
+ * @param y level lines to snap to
+ * @param notes places of findings, in their order
+ * @param least smallest side of a piece
+ */
+record BenchModel(
+    int base,
+    Shown unit,
+    double[] sheet,
+    List<Part> panels,
+    List<Held> pieces,
+    double[] x,
+    double[] y,
+    List<Note> notes,
+    double least) {
+  private static final JsonMapper JSON = new JsonMapper();
+
+  /** A unit: its symbol, how many mm it is, and the decimals its figures have. */
+  record Shown(String symbol, double mm, int decimals) {}
+
+  /** A panel: its name and its trimmed box. */
+  record Part(String id, String name, double[] box) {}
+
+  /**
+   * A piece to take hold of.
+   *
+   * @param on id of the panel it hangs on, empty for the whole cover
+   * @param group id of the group it is in, empty for none
+   * @param box x, y, width and height before it is turned
+   * @param corners x and y of its four corners on the sheet
+   */
+  record Held(
+      String id,
+      String name,
+      String on,
+      String group,
+      double[] box,
+      double[] corners,
+      double angle,
+      boolean locked) {}
+
+  /** Where a finding is: x, y, width and height; null when it is nowhere on the sheet. */
+  record Note(boolean mend, double[] box, String piece) {}
+
+  static BenchModel of(Cover cover) {
+    Wrap wrap = cover.sheet();
+    Unit unit = cover.unit();
+    Artwork art = cover.art().orElseThrow();
+    TreeSet<Double> x = new TreeSet<>();
+    TreeSet<Double> y = new TreeSet<>();
+    lines(wrap.sheetBox(), x, y);
+    lines(wrap.trimmed(), x, y);
+    wrap.box(Region.BARCODE).ifPresent(b -> lines(b, x, y));
+    List<Part> panels = new ArrayList<>();
+    for (Panel p : wrap.panels()) {
+      if (!p.kind().isHinge()) {
+        lines(p.trim(), x, y);
+        x.add(p.trim().centreX().toMm());
+        if (!p.safe().isEmpty()) {
+          lines(p.safe(), x, y);
+        }
+        panels.add(
+            new Part(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT), box(p.trim())));
+      }
+    }
+    y.add(wrap.trimmed().centreY().toMm());
+    for (Fold f : wrap.folds()) {
+      x.add(f.x().toMm());
+    }
+    return new BenchModel(
+        cover.edition().getRevision(),
+        new Shown(unit.symbol(), mm(unit), Math.min(3, unit.decimals())),
+        new double[] {wrap.sheet().width().toMm(), wrap.sheet().height().toMm()},
+        panels,
+        art.placed().stream().map(p -> held(p, cover)).toList(),
+        array(x),
+        array(y),
+        cover.findings().stream().map(BenchModel::note).toList(),
+        1);
+  }
+
+  private static double mm(Unit unit) {
+    return app.reglet.core.measure.Length.of(1, unit).toMm();
+  }
+
+  private static Held held(Artwork.Placed p, Cover cover) {
+    String on =
+        cover
+            .design()
+            .piece(p.piece())
+            .map(Piece::anchors)
+            .map(a -> a.across().region().panel())
+            .map(k -> k.id())
+            .orElse("");
+    return new Held(
+        p.piece(), p.name(), on, p.group(), box(p.box()), p.corners(), p.angle(), p.locked());
+  }
+
+  private static Note note(Finding f) {
+    return new Note(
+        f.mustMend(), f.place().map(BenchModel::box).orElse(null), f.piece().orElse(""));
+  }
+
+  private static void lines(Box b, TreeSet<Double> x, TreeSet<Double> y) {
+    x.add(b.left().toMm());
+    x.add(b.right().toMm());
+    y.add(b.top().toMm());
+    y.add(b.bottom().toMm());
+  }
+
+  private static double[] box(Box b) {
+    return new double[] {b.left().toMm(), b.top().toMm(), b.width().toMm(), b.height().toMm()};
+  }
+
+  private static double[] array(TreeSet<Double> values) {
+    return values.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  /** As JSON that may stand in a page. */
+  String json() {
+    return JSON.writeValueAsString(this).replace("<", "\\u003c");
+  }
+}

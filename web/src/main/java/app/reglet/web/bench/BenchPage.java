@@ -1,0 +1,192 @@
+package app.reglet.web.bench;
+
+import app.reglet.core.book.Fact;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.StartingLayout;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.PlacedPage;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.svg.Addresses;
+import app.reglet.press.svg.SheetView;
+import app.reglet.press.svg.SvgPainter;
+import app.reglet.press.type.Typefaces;
+import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.MeasureLine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** What the bench's page and its answers show. */
+@Component
+class BenchPage {
+  private static final Addresses ADDRESSES =
+      new Addresses() {
+        @Override
+        public String picture(Picture p) {
+          return "/pictures/" + p.sha() + "/preview";
+        }
+
+        @Override
+        public String page(PlacedPage p) {
+          return "/pictures/" + p.sha() + "/preview?page=" + p.page();
+        }
+      };
+
+  private final Revisions revisions;
+  private final PictureStore pictures;
+  private final Typefaces typefaces;
+
+  BenchPage(Revisions revisions, PictureStore pictures, Typefaces typefaces) {
+    this.revisions = revisions;
+    this.pictures = pictures;
+    this.typefaces = typefaces;
+  }
+
+  /** The whole page. */
+  void fill(Model model, Cover cover, String chosen) {
+    fillChosen(model, cover, chosen);
+    model.addAttribute("exchange", false);
+    model.addAttribute("undoable", revisions.undoable(cover.edition()).orElse(null));
+    model.addAttribute("redoable", revisions.redoable(cover.edition()).orElse(null));
+    if (cover.wrap().isPresent()) {
+      model.addAttribute("sheet", SheetView.of(cover.art().orElseThrow(), cover.unit(), ADDRESSES));
+    }
+  }
+
+  /** What choosing a piece changes: title block and list. */
+  void fillChosen(Model model, Cover cover, String chosen) {
+    model.addAttribute("cover", cover);
+    model.addAttribute("place", "bench");
+    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("base", cover.edition().getRevision());
+    model.addAttribute("layouts", StartingLayout.values());
+    model.addAttribute("facts", Fact.values());
+    model.addAttribute("typefaces", typefaces.all());
+    model.addAttribute("ground", cover.outside().ground());
+    model.addAttribute("groundColour", TitleBlock.ground(cover.design()));
+    model.addAttribute("groundOnScreen", TitleBlock.groundOnScreen(cover.design()));
+    model.addAttribute(
+        "aboutPicture", pictures.about(cover.outside().ground().picture()).orElse(null));
+    Piece piece = cover.design().piece(chosen).orElse(null);
+    model.addAttribute("piece", piece);
+    model.addAttribute("chosen", piece == null ? "" : chosen);
+    model.addAttribute("block", TitleBlock.of(piece, cover));
+    model.addAttribute("stay", false);
+    model.addAttribute("exchange", true);
+    cover
+        .wrap()
+        .ifPresent(
+            wrap -> {
+              model.addAttribute("regions", regions(wrap, piece));
+              model.addAttribute("addable", Addable.of(wrap));
+              model.addAttribute("parts", Parts.of(cover.outside().pieces(), wrap));
+              model.addAttribute("data", BenchModel.of(cover).json());
+            });
+  }
+
+  /** What a change changes. */
+  void fillChange(Model model, Benching.Changed changed, String chosen) {
+    Cover after = changed.after();
+    fillChosen(model, after, chosen);
+    model.addAttribute("undoable", changed.undoable().orElse(null));
+    model.addAttribute("redoable", changed.redoable().orElse(null));
+    model.addAttribute("art", art(changed));
+    model.addAttribute(
+        "order",
+        after.art().orElseThrow().marks().stream()
+            .map(Mark.Group::name)
+            .collect(Collectors.joining(" ")));
+  }
+
+  /** The pieces that look otherwise now. */
+  private static List<String> art(Benching.Changed changed) {
+    Design before = changed.before().design();
+    Design after = changed.after().design();
+    boolean recoloured = !before.palette().equals(after.palette());
+    Map<String, Piece> was =
+        before.outside().pieces().stream()
+            .collect(Collectors.toMap(Piece::id, Function.identity()));
+    Map<String, Piece> now =
+        after.outside().pieces().stream().collect(Collectors.toMap(Piece::id, Function.identity()));
+    List<String> art = new ArrayList<>();
+    for (Mark.Group g : changed.after().art().orElseThrow().marks()) {
+      boolean same =
+          g.name().equals(Artwork.GROUND)
+              ? before.outside().ground().equals(after.outside().ground())
+              : now.get(g.name()).equals(was.get(g.name()));
+      if (recoloured || !same) {
+        art.add(SvgPainter.piece(g, ADDRESSES));
+      }
+    }
+    return art;
+  }
+
+  /** A region a piece can hang on, as people say it. */
+  public record Choice(String id, String name) {}
+
+  private static List<Choice> regions(Wrap wrap, Piece piece) {
+    List<Choice> regions = new ArrayList<>();
+    if (piece != null && piece.anchors().across().region().equals(Region.GROUP)) {
+      return List.of(new Choice(Region.GROUP.id(), "group"));
+    }
+    wrap.panels().stream()
+        .filter(p -> !p.kind().isHinge())
+        .forEach(
+            p -> {
+              String name = p.kind().title().toLowerCase(Locale.ROOT) + "’s ";
+              regions.add(new Choice(Region.safe(p.kind()).id(), name + "safe zone"));
+              regions.add(new Choice(Region.trim(p.kind()).id(), name + "trim"));
+              regions.add(
+                  new Choice(
+                      new Region(Region.Bounds.BLEED, p.kind()).id(),
+                      name + (wrap.turnIn() ? "turn-in" : "bleed")));
+            });
+    regions.add(new Choice(Region.SHEET.id(), "sheet"));
+    if (wrap.box(Region.BARCODE).isPresent()) {
+      regions.add(new Choice(Region.BARCODE.id(), "barcode area"));
+    }
+    return regions;
+  }
+
+  /** Something that can be put on a cover. */
+  public record Addable(String what, String name) {
+    static List<Addable> of(Wrap wrap) {
+      List<Addable> all = new ArrayList<>();
+      add(all, wrap, PanelKind.FRONT, Fact.TITLE, Fact.SUBTITLE, Fact.AUTHOR, null);
+      add(all, wrap, PanelKind.SPINE, Fact.TITLE, Fact.AUTHOR, Fact.IMPRINT);
+      add(all, wrap, PanelKind.BACK, Fact.BLURB, Fact.PRICE, Fact.IMPRINT, null);
+      add(all, wrap, PanelKind.FRONT_FLAP, Fact.BLURB, null);
+      add(all, wrap, PanelKind.BACK_FLAP, (Fact) null);
+      all.add(new Addable("band", "Band of colour"));
+      if (wrap.box(Region.BARCODE).isPresent()) {
+        all.add(new Addable("barcode", "Barcode"));
+      }
+      return all;
+    }
+
+    private static void add(List<Addable> all, Wrap wrap, PanelKind panel, Fact... facts) {
+      if (wrap.panel(panel).isEmpty()) {
+        return;
+      }
+      for (Fact f : facts) {
+        all.add(
+            new Addable(
+                panel.id() + ":" + (f == null ? "own" : f.id()),
+                panel.title()
+                    + ": "
+                    + (f == null ? "words of its own" : f.title().toLowerCase(Locale.ROOT))));
+      }
+    }
+  }
+}

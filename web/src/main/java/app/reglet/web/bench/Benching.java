@@ -1,0 +1,90 @@
+package app.reglet.web.bench;
+
+import app.reglet.core.design.Design;
+import app.reglet.core.edit.Edit;
+import app.reglet.core.edit.EditReader;
+import app.reglet.core.edit.EditSentence;
+import app.reglet.core.edit.Editing;
+import app.reglet.press.type.Typefaces;
+import app.reglet.web.shell.Viewer;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Changes of a cover: read, carried out, looked at and stored, in that order. */
+@Service
+public class Benching {
+  private final Covers covers;
+  private final Revisions revisions;
+  private final Typefaces typefaces;
+
+  Benching(Covers covers, Revisions revisions, Typefaces typefaces) {
+    this.covers = covers;
+    this.revisions = revisions;
+    this.typefaces = typefaces;
+  }
+
+  /**
+   * A change that was made.
+   *
+   * @param before the cover before it
+   * @param after the cover after it
+   * @param undoable what undo would take back, empty for nothing
+   * @param redoable what redo would do again, empty for nothing
+   */
+  public record Changed(
+      Cover before, Cover after, Optional<String> undoable, Optional<String> redoable) {}
+
+  /** A change as a form or a script sent it. */
+  @Transactional
+  public Changed edit(Long id, int base, Map<String, String> fields, Viewer viewer) {
+    return edit(
+        id,
+        base,
+        cover ->
+            EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), typefaces::has),
+        viewer);
+  }
+
+  /** A change that is made of the cover as it is. */
+  @Transactional
+  public Changed edit(Long id, int base, Function<Cover, Edit> making, Viewer viewer) {
+    EditionEntity edition = covers.edition(id);
+    Revisions.expect(edition, base);
+    Cover before = covers.of(edition, viewer);
+    Edit edit = making.apply(before);
+    Design design = Editing.apply(edit, before.design(), before.sheet(), before.book());
+    if (design.equals(before.design())) {
+      return new Changed(before, before, revisions.undoable(edition), revisions.redoable(edition));
+    }
+    Cover after = covers.of(before.measured(), design);
+    String what = EditSentence.of(edit, before.design(), before.unit());
+    revisions.add(edition, design, what);
+    return new Changed(before, after, Optional.of(what), Optional.empty());
+  }
+
+  @Transactional
+  public Changed undo(Long id, int base, Viewer viewer) {
+    Cover before = covers.of(id, viewer);
+    revisions.undo(id, base);
+    return moved(before, id, viewer);
+  }
+
+  @Transactional
+  public Changed redo(Long id, int base, Viewer viewer) {
+    Cover before = covers.of(id, viewer);
+    revisions.redo(id, base);
+    return moved(before, id, viewer);
+  }
+
+  private Changed moved(Cover before, Long id, Viewer viewer) {
+    Cover after = covers.of(id, viewer);
+    return new Changed(
+        before, after, revisions.undoable(after.edition()), revisions.redoable(after.edition()));
+  }
+}

@@ -1,0 +1,171 @@
+package app.reglet.web.bench;
+
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Artwork;
+import app.reglet.web.titles.Cover;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+
+/**
+ * The chosen piece as the title block shows it.
+ *
+ * @param piece the piece
+ * @param kind words, shape, picture, barcode or group
+ * @param words its words, null when it has none
+ * @param picture its picture, null when it has none
+ * @param colour what it is painted with, empty when that is no one colour
+ * @param onScreen about how that looks, {@code #rrggbb}
+ * @param from id of the region that figures are measured from: the trim of the part it hangs on
+ * @param fromName that part in words
+ * @param left from there
+ * @param top from there
+ * @param angle degrees clockwise
+ * @param opacity percent
+ * @param cameOut the type size it was set at, in words; empty where that is the size wanted
+ * @param loose whether it is in no group
+ */
+public record TitleBlock(
+    Piece piece,
+    String kind,
+    Words words,
+    Content.Picture picture,
+    String colour,
+    String onScreen,
+    String from,
+    String fromName,
+    String left,
+    String top,
+    String width,
+    String height,
+    String angle,
+    String opacity,
+    String cameOut,
+    boolean loose) {
+
+  /** The block of a piece; null when there is none. */
+  static TitleBlock of(Piece piece, Cover cover) {
+    if (piece == null || cover.wrap().isEmpty()) {
+      return null;
+    }
+    Wrap wrap = cover.sheet();
+    Unit unit = cover.unit();
+    Artwork art = cover.art().orElseThrow();
+    Box box =
+        art.placed().stream()
+            .filter(p -> p.piece().equals(piece.id()))
+            .map(Artwork.Placed::box)
+            .findFirst()
+            .or(() -> piece.anchors().on(wrap))
+            .orElse(wrap.trimmed());
+    Panel panel = panel(piece, box, wrap);
+    Region from = panel == null ? Region.SHEET : Region.trim(panel.kind());
+    Box origin = wrap.box(from).orElseThrow();
+    Colour colour = colour(piece.content());
+    return new TitleBlock(
+        piece,
+        kind(piece.content()),
+        piece.content() instanceof Words w ? w : null,
+        piece.content() instanceof Content.Picture p ? p : null,
+        colour == null ? "" : colour.text(),
+        colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
+        from.id(),
+        panel == null ? "sheet" : panel.kind().title().toLowerCase(Locale.ROOT),
+        box.left().minus(origin.left()).figure(unit, unit.decimals()),
+        box.top().minus(origin.top()).figure(unit, unit.decimals()),
+        box.width().figure(unit, unit.decimals()),
+        box.height().figure(unit, unit.decimals()),
+        plain(piece.placement().angle(), 3),
+        plain(piece.appearance().opacity() * 100, 1),
+        cameOut(piece, art),
+        cover.design().outside().isLoose(piece.id()));
+  }
+
+  private static Panel panel(Piece piece, Box box, Wrap wrap) {
+    var on = piece.anchors().across().region().panel();
+    return on == null
+        ? wrap.panelUnder(box).orElse(null)
+        : wrap.panel(on).or(() -> wrap.panelUnder(box)).orElse(null);
+  }
+
+  static String plain(double figure, int decimals) {
+    return BigDecimal.valueOf(figure)
+        .setScale(decimals, RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
+  private static String cameOut(Piece piece, Artwork art) {
+    if (!(piece.content() instanceof Words words)) {
+      return "";
+    }
+    return art.laid().stream()
+        .filter(l -> l.piece().equals(piece.id()) && l instanceof Laid.Words)
+        .map(l -> ((Laid.Words) l).size())
+        .filter(s -> !s.figure(Unit.PT, 1).equals(words.size().figure(Unit.PT, 1)))
+        .map(s -> "→ " + s.figure(Unit.PT, 1) + " pt")
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String kind(Content content) {
+    return content.accept(
+        new Content.Visitor<>() {
+          @Override
+          public String words(Words words) {
+            return "words";
+          }
+
+          @Override
+          public String shape(Content.Shape shape) {
+            return "shape";
+          }
+
+          @Override
+          public String picture(Content.Picture picture) {
+            return "picture";
+          }
+
+          @Override
+          public String barcode(Content.Barcode barcode) {
+            return "barcode";
+          }
+
+          @Override
+          public String group(Content.Group group) {
+            return "group";
+          }
+        });
+  }
+
+  private static Colour colour(Content content) {
+    Paint paint =
+        content instanceof Words w
+            ? w.paint()
+            : content instanceof Content.Shape s ? s.fill() : null;
+    return paint instanceof Paint.Flat flat ? flat.colour() : null;
+  }
+
+  /** The ground's colour as text; empty when it is no one colour. */
+  static String ground(Design design) {
+    return design.outside().ground().paint() instanceof Paint.Flat f ? f.colour().text() : "";
+  }
+
+  /** About how the ground's colour looks. */
+  static String groundOnScreen(Design design) {
+    return design.outside().ground().paint() instanceof Paint.Flat f
+        ? design.solid(f.colour()).hex()
+        : "#ffffff";
+  }
+}

@@ -1,0 +1,54 @@
+package app.reglet.web.dispatch;
+
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Fronts;
+import java.time.Clock;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+
+/**
+ * Numbers what is made of an edition. The same facts and the same cover have the same number; a
+ * change of either has the next.
+ */
+@Service
+class FileNumbers {
+  private final MadeFiles files;
+  private final Clock clock;
+
+  FileNumbers(MadeFiles files, Clock clock) {
+    this.files = files;
+    this.clock = clock;
+  }
+
+  private static String state(EditionEntity e) {
+    return Fronts.key(e) + "." + e.getHouseId();
+  }
+
+  /** The number that a file made now has, or would have. */
+  int next(EditionEntity e) {
+    return files
+        .findByEditionIdAndState(e.getId(), state(e))
+        .map(MadeFile::getNumber)
+        .orElseGet(() -> files.newest(e.getId()).orElse(0) + 1);
+  }
+
+  /** The number of a file that is made now, kept. */
+  int take(EditionEntity e) {
+    for (int tries = 0; ; tries++) {
+      var known = files.findByEditionIdAndState(e.getId(), state(e));
+      if (known.isPresent()) {
+        return known.get().getNumber();
+      }
+      try {
+        int number = files.newest(e.getId()).orElse(0) + 1;
+        return files
+            .saveAndFlush(new MadeFile(e.getId(), number, state(e), clock.instant()))
+            .getNumber();
+      } catch (DataIntegrityViolationException taken) {
+        if (tries > 20) {
+          throw taken; // others made files at the same moment, again and again
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,66 @@
+package app.reglet.web.titles;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Rect;
+import app.reglet.press.picture.PictureReader;
+import app.reglet.press.raster.ArtworkRaster;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.springframework.stereotype.Service;
+
+/** The fronts of covers as small pictures, the latest kept. */
+@Service
+public class Fronts {
+  private static final int WIDTH = 240;
+  private static final int SHEET_WIDTH = 1200;
+  private static final int MOST_KEPT = 600;
+
+  private final Latest<byte[]> kept = new Latest<>(MOST_KEPT);
+
+  /** What the picture of an edition depends on, for its address. */
+  public static String key(EditionEntity e) {
+    return e.getId()
+        + "."
+        + e.getVersion()
+        + "."
+        + e.getBook().getVersion()
+        + "."
+        + e.getHouseVersion()
+        + "."
+        + e.getRevision();
+  }
+
+  /**
+   * The trimmed front as a JPEG.
+   *
+   * @throws app.reglet.core.Refusal when the cover can't be measured
+   */
+  byte[] of(Cover cover) {
+    Wrap wrap = cover.sheet();
+    Box front = wrap.panel(PanelKind.FRONT).map(Panel::trim).orElse(wrap.trimmed());
+    return kept.computeIfAbsent(key(cover.edition()), k -> picture(cover, front, WIDTH));
+  }
+
+  /**
+   * The whole sheet as a JPEG, bleed and all.
+   *
+   * @throws app.reglet.core.Refusal when the cover can't be measured
+   */
+  byte[] sheet(Cover cover) {
+    Box sheet = cover.sheet().sheetBox();
+    return kept.computeIfAbsent(
+        key(cover.edition()) + " sheet", k -> picture(cover, sheet, SHEET_WIDTH));
+  }
+
+  private static byte[] picture(Cover cover, Box part, int width) {
+    try {
+      return PictureReader.jpeg(
+          ArtworkRaster.render(cover.art().orElseThrow(), Rect.of(part), width), 0.86f);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

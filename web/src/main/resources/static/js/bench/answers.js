@@ -1,0 +1,40 @@
+// Sends changes, one after the other, and puts what is another now where it belongs.
+import { board, chosen, looking } from "./model.js";
+
+let queue = Promise.resolve();
+
+/** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. */
+export function post(path, fields) {
+  queue = queue.then(() => {
+    const values = { base: document.getElementById("base").value, ...fields };
+    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
+  }).catch(() => {});
+  return queue;
+}
+
+export const edit = (kind, fields) => (looking() ? Promise.resolve() : post("/edits", { edit: kind, ...fields }));
+
+export function choose(id) {
+  if (id === chosen()) return Promise.resolve();
+  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() });
+}
+
+/** Exchanges the pieces that came, takes away those that went, and sets the order. */
+export function arrange() {
+  const changed = document.getElementById("changed");
+  if (!changed?.dataset.order) return;
+  const artwork = document.getElementById("artwork");
+  const now = new Map([...artwork.children].map((g) => [g.dataset.piece, g]));
+  const came = new Map([...changed.querySelectorAll("svg > [data-piece]")].map((g) => [g.dataset.piece, g]));
+  const order = changed.dataset.order.split(" ");
+  for (const [id, g] of came) {
+    if (now.has(id)) now.get(id).replaceWith(g);
+    else artwork.append(g);
+    now.set(id, g);
+  }
+  for (const [id, g] of now) if (!order.includes(id)) g.remove();
+  const stands = [...artwork.children].map((g) => g.dataset.piece);
+  if (stands.join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
+  changed.replaceChildren();
+  delete changed.dataset.order;
+}

@@ -1,0 +1,161 @@
+// The title block, the margin and the tools: fields send what they hold, buttons what they say.
+import { board, chosen, looking } from "./model.js";
+import { choose, edit, post } from "./answers.js";
+import { hold } from "./overlay.js";
+import { takeOff } from "./keys.js";
+
+const timers = new Map();
+
+/** What one field changes; the title block stays, since the hand is in it. */
+function send(field) {
+  const fields = { [field.name]: field.type === "checkbox" ? (field.checked ? "on" : "off") : field.value, stay: "yes" };
+  if (["set", "place", "turn", "appear", "hang", "hide", "lock"].includes(field.dataset.edit)) fields.piece = chosen();
+  if (field.dataset.edit === "place") fields.from = field.closest("[data-from]").dataset.from;
+  if (["hang", "hide", "lock"].includes(field.dataset.edit) || field.name === "source" || field.dataset.edit === "swatch") delete fields.stay;
+  if (field.dataset.name) fields.name = field.dataset.name;
+  const focused = field.id;
+  return edit(field.dataset.edit, fields).then(() => {
+    if (!fields.stay && focused) document.getElementById(focused)?.focus();
+    pair(field);
+  });
+}
+
+/** The picker and the text of one colour say the same. */
+function pair(field) {
+  if (field.type !== "color" || !field.isConnected) return;
+  const text = field.parentElement.querySelector("input:not([type=color])");
+  if (text && document.activeElement !== text) text.value = field.value;
+}
+
+const live = (field) => field.matches("textarea, [type=range], [type=color]") || (field.matches("input") && ["set", "ground"].includes(field.dataset.edit) && field.name !== "colour" && field.type !== "checkbox");
+
+document.addEventListener("input", (e) => {
+  const field = e.target.closest?.("#title-block [data-edit]");
+  if (!field || !live(field)) return;
+  clearTimeout(timers.get(field));
+  timers.set(field, setTimeout(() => { timers.delete(field); send(field); }, 200));
+});
+
+document.addEventListener("change", (e) => {
+  const field = e.target.closest?.("#title-block [data-edit]");
+  if (field && (!live(field) || timers.has(field))) {
+    clearTimeout(timers.get(field));
+    timers.delete(field);
+    send(field);
+  }
+  if (e.target.id === "bg-file") upload(e.target, "ground");
+  if (e.target.id === "add-picture") upload(e.target, "piece");
+});
+
+/** A picture is sent as it is read; until it is there, the page says so. */
+async function upload(input, as) {
+  const file = input.files[0];
+  if (!file) return;
+  const readout = document.getElementById("readout");
+  readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
+  board().classList.add("reading");
+  const values = { base: document.getElementById("base").value, as, picture: file };
+  try {
+    await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
+  } finally {
+    board().classList.remove("reading");
+    readout.textContent = "";
+    input.value = "";
+  }
+  if (as === "piece" && chosen()) hold(chosen())?.focus({ preventScroll: true });
+}
+
+document.addEventListener("click", async (e) => {
+  const piece = e.target.closest("#pieces .piece");
+  if (piece) {
+    await choose(piece.dataset.piece);
+    document.querySelector(`#pieces .piece[data-piece="${CSS.escape(piece.dataset.piece)}"]`)?.focus();
+    return;
+  }
+  const done = e.target.closest("[data-choose]");
+  if (done) {
+    const was = chosen();
+    await choose(done.dataset.choose);
+    hold(was)?.focus({ preventScroll: true });
+    return;
+  }
+  const walk = e.target.closest("[data-post]");
+  if (walk) {
+    const id = walk.id;
+    await post(walk.dataset.post, { chosen: chosen() });
+    document.getElementById(id)?.focus();
+    return;
+  }
+  const button = e.target.closest("button[data-edit]");
+  if (!button || looking()) return;
+  const { edit: kind, ...fields } = button.dataset;
+  if (kind === "remove") {
+    takeOff(chosen());
+    return;
+  }
+  if (!("piece" in fields) && button.closest("#title-block")) fields.piece = chosen();
+  const label = button.textContent;
+  await edit(kind, fields);
+  const again = [...document.querySelectorAll("#title-block button")].find((b) => b.textContent === label);
+  (again ?? hold(chosen()) ?? document.getElementById("add-what"))?.focus({ preventScroll: true });
+});
+
+document.addEventListener("submit", async (e) => {
+  if (e.target.id === "add-form") {
+    e.preventDefault();
+    const what = document.getElementById("add-what").value;
+    if (what === "picture") {
+      document.getElementById("add-picture").click();
+      return;
+    }
+    await edit("add", { what });
+    hold(chosen())?.focus({ preventScroll: true });
+  } else if (e.target.id === "swatch-form") {
+    e.preventDefault();
+    await edit("swatch", Object.fromEntries(new FormData(e.target)));
+    document.querySelector("#title-block .palette")?.setAttribute("open", "");
+  }
+});
+
+// ---- the focus of the ground's picture
+
+function markFocus() {
+  const pad = document.getElementById("focus-pad");
+  if (!pad) return;
+  pad.style.setProperty("--ratio", pad.dataset.ratio);
+  const mark = pad.querySelector(".focus-mark");
+  mark.style.left = document.getElementById("bg-x").value * 100 + "%";
+  mark.style.top = document.getElementById("bg-y").value * 100 + "%";
+}
+
+function focusAt(e) {
+  const pad = document.getElementById("focus-pad");
+  const box = pad.getBoundingClientRect();
+  for (const [id, at] of [["bg-x", (e.clientX - box.left) / box.width], ["bg-y", (e.clientY - box.top) / box.height]]) {
+    const range = document.getElementById(id);
+    range.value = Math.min(1, Math.max(0, at)).toFixed(2);
+  }
+  markFocus();
+}
+
+let focusing = false;
+document.addEventListener("pointerdown", (e) => {
+  if (!e.target.closest("#focus-pad") || looking()) return;
+  e.preventDefault();
+  focusing = true;
+  focusAt(e);
+});
+document.addEventListener("pointermove", (e) => focusing && focusAt(e));
+document.addEventListener("pointerup", () => {
+  if (!focusing) return;
+  focusing = false;
+  edit("ground", { focusX: document.getElementById("bg-x").value, focusY: document.getElementById("bg-y").value, stay: "yes" });
+});
+document.addEventListener("input", (e) => ["bg-x", "bg-y"].includes(e.target.id) && markFocus());
+
+function paint() {
+  for (const s of document.querySelectorAll("[data-colour]")) s.style.background = s.dataset.colour;
+  markFocus();
+}
+document.addEventListener("htmx:afterSettle", paint);
+paint();

@@ -1,0 +1,157 @@
+// Taking hold of pieces: dragging and resizing, with lines to snap to. What is sent is a distance.
+import { model, piece, loose, sheet, chosen, looking, origin, figure } from "./model.js";
+import { hold, path, element, refresh } from "./overlay.js";
+import { choose, edit } from "./answers.js";
+
+const SNAP_PX = 6;
+let drag = null;
+let frame = 0;
+
+const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().getScreenCTM().inverse());
+const bounds = (c) => {
+  const x = [c[0], c[2], c[4], c[6]];
+  const y = [c[1], c[3], c[5], c[7]];
+  return { x: Math.min(...x), y: Math.min(...y), right: Math.max(...x), bottom: Math.max(...y) };
+};
+
+/** Lines to snap to: the sheet's, unless guides are hidden, and edges and middles of other pieces. */
+function lines(except) {
+  const m = model();
+  const hidden = document.body.dataset.guides === "off";
+  const x = hidden ? [] : [...m.x];
+  const y = hidden ? [] : [...m.y];
+  for (const p of m.pieces) {
+    if (loose(p.id).id === except) continue;
+    const b = bounds(p.corners);
+    x.push(b.x, (b.x + b.right) / 2, b.right);
+    y.push(b.y, (b.y + b.bottom) / 2, b.bottom);
+  }
+  return { x, y };
+}
+
+function snapped(at, candidates, reach) {
+  let best = null;
+  for (const a of at) {
+    for (const line of candidates) {
+      const by = line - a;
+      if (Math.abs(by) < reach && (best === null || Math.abs(by) < Math.abs(best.by))) best = { by, line };
+    }
+  }
+  return best;
+}
+
+function hairlines(sx, sy) {
+  const v = sheet().viewBox.baseVal;
+  const drawn = [];
+  if (sx) drawn.push(element("line", { class: "snap", x1: sx.line, y1: v.y, x2: sx.line, y2: v.y + v.height }));
+  if (sy) drawn.push(element("line", { class: "snap", x1: v.x, y1: sy.line, x2: v.x + v.width, y2: sy.line }));
+  document.getElementById("snaps").replaceChildren(...drawn);
+}
+
+document.addEventListener("pointerdown", (e) => {
+  const g = e.target.closest(".hold");
+  if (!g || e.button !== 0) {
+    if (e.target.closest("#sheet") && chosen()) choose("");
+    return;
+  }
+  e.preventDefault();
+  const id = g.dataset.piece;
+  const p = loose(id);
+  g.focus({ preventScroll: true });
+  if (looking() || p.locked) {
+    choose(id);
+    return;
+  }
+  drag = { id, p, start: toMm(e), resize: e.target.classList.contains("grip"), lines: lines(p.id), moved: false, x: 0, y: 0 };
+  sheet().setPointerCapture(e.pointerId);
+});
+
+/** A step on the sheet along the axes of a turned piece. */
+function along(p, x, y) {
+  const a = (p.angle * Math.PI) / 180;
+  return { x: x * Math.cos(a) + y * Math.sin(a), y: -x * Math.sin(a) + y * Math.cos(a) };
+}
+
+document.addEventListener("pointermove", (e) => {
+  if (!drag) return;
+  const at = toMm(e);
+  let x = at.x - drag.start.x;
+  let y = at.y - drag.start.y;
+  const scale = sheet().getScreenCTM().a;
+  if (!drag.moved && Math.hypot(x, y) * scale < 3) return;
+  drag.moved = true;
+  const reach = e.altKey ? 0 : SNAP_PX / scale;
+  const b = bounds(drag.p.corners);
+  if (drag.resize && drag.p.angle !== 0) {
+    ({ x, y } = along(drag.p, x, y));
+    hairlines(null, null);
+  } else {
+    const sx = snapped(drag.resize ? [b.right + x] : [b.x + x, (b.x + b.right) / 2 + x, b.right + x], drag.lines.x, reach);
+    const sy = snapped(drag.resize ? [b.bottom + y] : [b.y + y, (b.y + b.bottom) / 2 + y, b.bottom + y], drag.lines.y, reach);
+    if (sx) x += sx.by;
+    if (sy) y += sy.by;
+    hairlines(sx, sy);
+  }
+  if (drag.resize) {
+    const least = model().least;
+    x = Math.max(least - drag.p.box[2], x);
+    y = Math.max(least - drag.p.box[3], y);
+  }
+  drag.x = x;
+  drag.y = y;
+  cancelAnimationFrame(frame);
+  frame = requestAnimationFrame(show);
+});
+
+/** Shows where the piece would go; the server says what that means. */
+function show() {
+  if (!drag) return;
+  const { p, x, y } = drag;
+  const [left, top, width, height] = p.box;
+  const from = origin(p);
+  const now = drag.resize ? [left, top, width + x, height + y] : [left + x, top + y, width, height];
+  if (drag.resize) {
+    const c = [...p.corners];
+    const a = (p.angle * Math.PI) / 180;
+    const ux = [Math.cos(a) * x, Math.sin(a) * x];
+    const uy = [-Math.sin(a) * y, Math.cos(a) * y];
+    c[2] += ux[0]; c[3] += ux[1];
+    c[4] += ux[0] + uy[0]; c[5] += ux[1] + uy[1];
+    c[6] += uy[0]; c[7] += uy[1];
+    hold(drag.id)?.querySelector(".box").setAttribute("d", path(c));
+  } else {
+    document.getElementById("art-" + p.id)?.setAttribute("transform", `translate(${x} ${y})`);
+    for (const q of model().pieces) if (loose(q.id).id === p.id) hold(q.id)?.setAttribute("transform", `translate(${x} ${y})`);
+  }
+  document.getElementById("readout").textContent =
+    `${figure(now[0] - from.x)}, ${figure(now[1] - from.y)} from the ${from.name} · ${figure(now[2])} × ${figure(now[3])} ${model().unit.symbol}`;
+}
+
+const mm = (n) => `${+n.toFixed(9)} mm`;
+
+document.addEventListener("pointerup", async () => {
+  if (!drag) return;
+  const d = drag;
+  drag = null;
+  cancelAnimationFrame(frame);
+  document.getElementById("readout").textContent = "";
+  if (!d.moved) {
+    await choose(d.id);
+    hold(d.id)?.focus({ preventScroll: true });
+    return;
+  }
+  if (d.resize) await edit("resize", { piece: d.p.id, right: mm(d.x), bottom: mm(d.y) });
+  else await edit("move", { piece: d.p.id, right: mm(d.x), down: mm(d.y) });
+  document.getElementById("art-" + d.p.id)?.removeAttribute("transform");
+  refresh();
+  hold(d.id)?.focus({ preventScroll: true });
+});
+
+document.addEventListener("pointercancel", () => {
+  if (!drag) return;
+  document.getElementById("art-" + drag.p.id)?.removeAttribute("transform");
+  drag = null;
+  refresh();
+});
+
+export const nudgeable = (id) => piece(id) && !looking() && !loose(id).locked;

@@ -1,0 +1,91 @@
+// What lies over the art: what pieces are taken hold of by, marks of notes; and the notes beside the sheet.
+import { model, sheet, chosen } from "./model.js";
+import { view } from "./view.js";
+
+const NS = "http://www.w3.org/2000/svg";
+
+export function element(name, attributes, ...inside) {
+  const e = document.createElementNS(NS, name);
+  for (const [k, v] of Object.entries(attributes)) if (v !== null) e.setAttribute(k, v);
+  e.append(...inside);
+  return e;
+}
+
+export const path = (c) => `M${c[0]} ${c[1]}L${c[2]} ${c[3]}L${c[4]} ${c[5]}L${c[6]} ${c[7]}Z`;
+export const hold = (id) => sheet()?.querySelector(`.hold[data-piece="${CSS.escape(id)}"]`);
+
+function holdOf(p, px) {
+  const on = p.id === chosen();
+  const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
+    element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
+  if (on && !p.locked && !p.group) {
+    const s = 7 * px;
+    g.append(element("rect", { class: "grip", x: p.corners[4] - s / 2, y: p.corners[5] - s / 2, width: s, height: s }));
+  }
+  return g;
+}
+
+function noteOf(n, i, px) {
+  const [w, h] = model().sheet;
+  const r = 8.5 * px;
+  const x = Math.max(r, Math.min(w - r, n.box[0] + n.box[2]));
+  const y = Math.max(r, Math.min(h - r, n.box[1]));
+  const text = element("text", { x, y: y + 3.8 * px, "text-anchor": "middle", "font-size": 11 * px });
+  text.textContent = i + 1;
+  return element("g", { class: "note " + (n.mend ? "mend" : "look"), "data-note": i + 1, "data-y": y },
+    element("rect", { class: "note-place", x: n.box[0], y: n.box[1], width: n.box[2], height: n.box[3], fill: "none" }),
+    element("circle", { cx: x, cy: y, r }), text);
+}
+
+/** Draws the layer anew from the model; the focus stays on the piece that has it. */
+export function refresh() {
+  const svg = sheet();
+  if (!svg) return;
+  const held = document.activeElement?.closest?.(".hold")?.dataset.piece;
+  const px = +svg.dataset.px;
+  const m = model();
+  document.getElementById("overlay").replaceChildren(
+    element("g", { class: "holds" }, ...m.pieces.map((p) => holdOf(p, px))),
+    element("g", { class: "notes" }, ...m.notes.flatMap((n, i) => (n.box ? [noteOf(n, i, px)] : []))),
+    element("g", { id: "snaps" }));
+  if (held !== undefined) hold(held)?.focus({ preventScroll: true });
+  besides();
+}
+
+/** Each note beside the sheet at the height of its mark, as far as there is room. */
+function besides() {
+  const list = document.querySelector("#notes ol");
+  if (!list) return;
+  const items = [...list.children];
+  const top = list.getBoundingClientRect().top;
+  const scale = sheet().getScreenCTM();
+  let free = 0;
+  const wanted = items.map((li) => {
+    const mark = sheet().querySelector(`.note[data-note="${li.dataset.note}"]`);
+    return { li, y: mark ? scale.f + scale.d * +mark.dataset.y - top - 10 : 0 };
+  }).sort((a, b) => a.y - b.y);
+  const room = document.querySelector(".margin").clientHeight - document.getElementById("pieces").offsetHeight - 56;
+  const needed = items.reduce((sum, li) => sum + li.offsetHeight + 6, 0);
+  list.classList.toggle("stacked", needed > room);
+  if (needed > room) {
+    list.style.height = "";
+    return;
+  }
+  // no lower than leaves room for those that follow
+  let left = needed;
+  for (const { li, y } of wanted) {
+    const at = Math.max(free, Math.min(y, room - left));
+    li.style.top = at + "px";
+    free = at + li.offsetHeight + 6;
+    left -= li.offsetHeight + 6;
+  }
+  list.style.height = free + "px";
+}
+
+for (const type of ["resize", "bench:view"]) {
+  (type === "resize" ? window : document).addEventListener(type, () => {
+    view();
+    refresh();
+  });
+}
+document.fonts?.ready.then(() => document.getElementById("sheet") && refresh());
