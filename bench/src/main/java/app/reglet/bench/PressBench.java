@@ -6,7 +6,9 @@ import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.RuleSheetReader;
@@ -101,7 +103,11 @@ public class PressBench {
   @Benchmark
   public int pressFile() {
     var design =
-        StartingLayout.AXIS.on(wrap, book, Ground.plain(Colour.BLACK).withPicture(picture.sha()));
+        StartingLayout.AXIS.on(wrap,
+            book,
+            Design.EMPTY.changed(
+                PrintedSide.OUTSIDE,
+                c -> c.withGround(Ground.plain(Colour.BLACK).withPicture(picture.sha()))));
     var art = new Composer(typefaces).compose(design, wrap, book, sha -> Optional.of(picture));
     return PressFile.make(art, book, Instant.EPOCH).length;
   }
