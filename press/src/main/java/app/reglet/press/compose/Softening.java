@@ -34,7 +34,7 @@ final class Softening {
     double perMm = perMm(box.width(), box.height(), soft);
     int w = Math.max(1, (int) Math.ceil(box.width() * perMm));
     int h = Math.max(1, (int) Math.ceil(box.height() * perMm));
-    BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_BYTE_GRAY);
+    BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     g.scale(w / box.width(), h / box.height());
@@ -46,7 +46,13 @@ final class Softening {
     g.setStroke(new BasicStroke((float) soft));
     g.draw(figure);
     g.dispose();
+    // one channel is blurred and stands for all: a gray image of AWT's would be one of linear light
     blur(image.getRaster(), 0, soft * perMm);
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        image.setRGB(x, y, 0x010101 * image.getRaster().getSample(x, y, 0));
+      }
+    }
     return image;
   }
 
