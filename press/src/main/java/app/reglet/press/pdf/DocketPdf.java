@@ -82,7 +82,7 @@ public final class DocketPdf {
       PDRectangle upright = unit == Unit.IN ? PDRectangle.LETTER : PDRectangle.A4;
       PDPage page = new PDPage(new PDRectangle(upright.getHeight(), upright.getWidth()));
       document.addPage(page);
-      PdfParts parts = new PdfParts(document);
+      PdfParts parts = new PdfParts(document, null);
       DocketPdf docket;
       try (PDPageContentStream out = new PDPageContentStream(document, page)) {
         docket = new DocketPdf(document, page, out, outside, unit, face, bold);

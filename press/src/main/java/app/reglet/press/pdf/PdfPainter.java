@@ -303,7 +303,7 @@ final class PdfPainter implements Painter {
   public void begin(Mark.Group group) {
     Effects e = group.effects();
     if (e.isApart()) {
-      streams.push(new Stream(new Operators(), new PDResources()));
+      streams.push(new Stream(new Operators(), parts.resources()));
     }
     if (!e.isNone()) {
       op().op("q");
@@ -341,7 +341,7 @@ final class PdfPainter implements Painter {
   }
 
   private PDFormXObject mask(List<Mark> marks) {
-    streams.push(new Stream(new Operators(), new PDResources()));
+    streams.push(new Stream(new Operators(), parts.resources()));
     paint(marks);
     Stream made = streams.pop();
     return parts.form(made.out().bytes(), made.resources(), COSName.DEVICEGRAY);

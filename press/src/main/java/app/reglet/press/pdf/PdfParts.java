@@ -17,6 +17,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.blend.BlendMode;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.state.PDExtendedGraphicsState;
@@ -27,15 +28,29 @@ final class PdfParts implements AutoCloseable {
   private static final float WIDE = 10_000;
 
   private final PDDocument document;
+  private final PDColorSpace rgb;
   private final Fonts fonts;
   private final Images images;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, PDFormXObject> pages = new HashMap<>();
 
-  PdfParts(PDDocument document) {
+  /**
+   * @param rgb what RGB without a profile means; null where that is not said
+   */
+  PdfParts(PDDocument document, PDColorSpace rgb) {
     this.document = document;
+    this.rgb = rgb;
     this.fonts = new Fonts(document);
     this.images = new Images(document);
+  }
+
+  /** Resources of a stream, in which RGB means what it means on the page. */
+  PDResources resources() {
+    PDResources resources = new PDResources();
+    if (rgb != null) {
+      resources.put(COSName.getPDFName("DefaultRGB"), rgb);
+    }
+    return resources;
   }
 
   Fonts fonts() {

@@ -113,12 +113,10 @@ public final class PressFile {
       document.setVersion(1.6f);
       PDPage page = PageBoxes.page(wrap);
       document.addPage(page);
-      PDResources resources = new PDResources();
-      page.setResources(resources);
-      PDICCBased srgb = srgb(document);
-      resources.put(COSName.getPDFName("DefaultRGB"), srgb);
       document.getDocumentCatalog().addOutputIntent(intent(document));
-      try (PdfParts parts = new PdfParts(document)) {
+      try (PdfParts parts = new PdfParts(document, srgb(document))) {
+        PDResources resources = parts.resources();
+        page.setResources(resources);
         byte[] content =
             PdfPainter.write(parts, resources, null, toPage(wrap.place()), artwork.marks());
         parts.fonts().finish();

@@ -38,7 +38,7 @@ public final class TemplatePdf {
     try (PDDocument document = new PDDocument()) {
       document.setVersion(1.6f);
       PDOptionalContentGroup guides = layer(document);
-      PdfParts parts = new PdfParts(document);
+      PdfParts parts = new PdfParts(document, null);
       for (Wrap wrap : Pages.of(outside)) {
         PDPage page = PageBoxes.page(wrap);
         document.addPage(page);
