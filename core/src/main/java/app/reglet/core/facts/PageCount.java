@@ -47,7 +47,7 @@ public final class PageCount {
           "“"
               + typed.strip()
               + "” is more pages than can be bound in one piece; Reglet measures up to "
-              + Measuring.MOST_PAGES
+              + String.format(java.util.Locale.ROOT, "%,d", Measuring.MOST_PAGES)
               + ".");
     }
     return count.intValueExact();

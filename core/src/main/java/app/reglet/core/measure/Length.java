@@ -63,7 +63,10 @@ public record Length(long quanta) implements Comparable<Length> {
    * comes from outlines, turns and scales.
    */
   public static Length nearMm(double mm) {
-    return of(BigDecimal.valueOf(mm).setScale(6, RoundingMode.HALF_EVEN), Unit.MM);
+    if (!(Math.abs(mm) < LIMIT_MM.doubleValue())) {
+      return of(BigDecimal.valueOf(mm), Unit.MM); // refused there
+    }
+    return new Length((long) Math.rint(mm * 1e6) * (QUANTA_PER_MM / 1_000_000));
   }
 
   /** Reads what a person typed; see {@link LengthParser}. */
