@@ -327,4 +327,133 @@ public class BenchTest {
     desk.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Zoom in")).click();
     assertThat(desk.page.locator("#sheet").boundingBox().width).isGreaterThan(1200);
   }
+
+  /** Chooses in the list by part, as one does whose hands are on the keys. */
+  private static void pick(Desk desk, String piece) {
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece='" + piece + "']").click());
+  }
+
+  @Test
+  public void aBandDraggedStraightDownIsNeverShortOfTheBleed() {
+    Desk desk = composed("Straight down", "Ledger");
+    desk.page.locator("#add-what").selectOption("band");
+    button(desk, "Add");
+    double[] before = desk.box("band-1");
+    for (int i = 1; i <= 12; i++) {
+      BoundingBox at = hold(desk, "band-1").boundingBox();
+      double by = i * 1.7;
+      desk.does(
+          () -> {
+            desk.page.keyboard().down("Alt");
+            desk.page.mouse().move(at.x + 30, at.y + 20);
+            desk.page.mouse().down();
+            desk.page.mouse().move(at.x + 30, at.y + 20 + by / 2);
+            desk.page.mouse().move(at.x + 30, at.y + 20 + by);
+            desk.page.mouse().up();
+            desk.page.keyboard().up("Alt");
+          });
+      assertThat(desk.page.locator("#notes")).not().containsText("short of the bleed");
+      assertThat(desk.box("band-1")[0]).isEqualTo(before[0]);
+      assertThat(desk.box("band-1")[2]).isEqualTo(before[2]);
+    }
+  }
+
+  @Test
+  public void theReadoutCountsFromThePartsTrimInTheUnitInForceWhileDragging() {
+    Desk desk = composed("Readout", "Ledger");
+    BoundingBox at = hold(desk, "author").boundingBox();
+    desk.page.keyboard().down("Alt");
+    desk.page.mouse().move(at.x + 30, at.y + 10);
+    desk.page.mouse().down();
+    desk.page.mouse().move(at.x + 40, at.y);
+    desk.page.mouse().move(at.x + 50, at.y - 10);
+    assertThat(desk.page.locator("#readout")).containsText("from the front · ");
+    assertThat(desk.page.locator("#readout")).containsText(" in");
+    desk.does(
+        () -> {
+          desk.page.mouse().up();
+          desk.page.keyboard().up("Alt");
+        });
+    assertThat(desk.page.locator("#readout")).isEmpty();
+  }
+
+  @Test
+  public void aPieceIsTurnedAndThePressFileAndTheChecksFollow() {
+    Desk desk = composed("Turned", "Ledger");
+    pick(desk, "title");
+    desk.does(
+        () -> {
+          desk.page.locator("#p-angle").fill("90");
+          desk.page.locator("#p-angle").press("Enter");
+        });
+    assertThat(desk.page.locator("#sheet #art-title > g"))
+        .hasAttribute("transform", Pattern.compile("matrix\\(0\\.0+ 1\\.0+ -1\\.0+ 0\\.0+ .*"));
+    desk.does(
+        () -> {
+          desk.page.locator("#p-angle").fill("steep");
+          desk.page.locator("#p-angle").press("Enter");
+        },
+        400);
+    assertThat(desk.page.locator("#message")).containsText("“steep” is no angle");
+    assertThat(desk.page.locator("#p-angle")).hasValue("steep");
+  }
+
+  @Test
+  public void theKeyboardIsOnWhatWasAddedAndOnTheNextAfterTakingOff() {
+    Desk desk = composed("Focus", "Ledger");
+    desk.page.locator("#add-what").selectOption("front:own");
+    button(desk, "Add");
+    assertThat(hold(desk, "words-1")).isFocused();
+    assertThat(hold(desk, "words-1")).hasAttribute("aria-pressed", "true");
+    button(desk, "Add");
+    assertThat(hold(desk, "words-2")).isFocused();
+    assertThat(desk.box("words-2")).isNotEqualTo(desk.box("words-1"));
+    desk.does(() -> desk.page.keyboard().press("Delete"));
+    assertThat(hold(desk, "words-1")).isFocused();
+  }
+
+  @Test
+  public void aNoteStandsAtTheHeightOfItsMark() {
+    Desk desk = composed("Heights", "Ledger");
+    pick(desk, "author");
+    desk.does(
+        () -> {
+          desk.page.locator("#p-top").fill("4 in");
+          desk.page.locator("#p-top").press("Enter");
+        });
+    desk.does(
+        () -> {
+          desk.page.locator("#p-left").fill("-0.1 in");
+          desk.page.locator("#p-left").press("Enter");
+        });
+    BoundingBox mark = desk.page.locator("#overlay .note circle").first().boundingBox();
+    BoundingBox note = desk.page.locator("#notes li .num").first().boundingBox();
+    assertThat(note.y + note.height / 2).isCloseTo(mark.y + mark.height / 2, within(8.0));
+    assertThat(note.x).isGreaterThan(mark.x);
+  }
+
+  @Test
+  public void theAnswerToAnEditOfOnePieceIsSmall() {
+    Desk desk = composed("Small answers", "Tidemark");
+    pick(desk, "author");
+    int[] size = new int[1];
+    desk.page.onResponse(
+        r -> {
+          if (r.url().endsWith("/bench/edits")) {
+            size[0] = r.body().length;
+          }
+        });
+    desk.does(
+        () -> {
+          desk.page.locator("#p-top").fill("4 in");
+          desk.page.locator("#p-top").press("Enter");
+        });
+    assertThat(size[0]).isBetween(1, 30_000);
+    // and what it changed is the one piece, in its place among the others
+    Object order =
+        desk.page.evaluate(
+            "[...document.getElementById('artwork').children].map(g => g.dataset.piece).join(' ')");
+    assertThat(order)
+        .isEqualTo("ground band-1 title subtitle author blurb spine-title spine-author barcode-1");
+  }
 }

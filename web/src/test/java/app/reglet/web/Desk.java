@@ -89,6 +89,13 @@ final class Desk {
     return this;
   }
 
+  /** Does something on the bench that is answered with a status. */
+  Desk does(Runnable action, int status) {
+    page.waitForResponse(r -> r.url().contains("/bench") && r.status() == status, action);
+    Live.settled(page);
+    return this;
+  }
+
   /** Does something on the bench and waits for the board to answer. */
   Desk does(Runnable action) {
     page.waitForResponse(r -> r.url().contains("/bench") && r.status() < 400, action);

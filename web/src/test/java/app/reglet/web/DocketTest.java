@@ -156,4 +156,64 @@ public class DocketTest {
     assertThat(page.locator("#title-problem")).containsText("needs a name");
     assertThat(page.url()).endsWith("/titles");
   }
+
+  @Test
+  public void anotherHouseLeavesTheRowOfTrimAndPagesAndTheHeaderSaysIt() {
+    java.util.List<String> errors = new java.util.ArrayList<>();
+    Desk desk = Desk.open();
+    desk.page.onConsoleMessage(
+        m -> {
+          if (m.type().equals("error")) {
+            errors.add(m.text());
+          }
+        });
+    desk.makeTitle("Rows", "Edda Marsh").fill("6 x 9", "320", "");
+    desk.choose("house", "osier-row").choose("house", "dunlin-casebinders");
+    desk.choose("binding", "dust-jacket").choose("house", "whimbrel-digital");
+    assertThat(desk.page.locator("#whereabouts")).containsText("Whimbrel Digital");
+    double trim = desk.page.locator("#trim").boundingBox().y;
+    assertThat(desk.page.locator("#pages").boundingBox().y).isEqualTo(trim);
+    assertThat(desk.page.locator("#spread").boundingBox().y).isEqualTo(trim);
+    desk.type("title", "Rows renamed");
+    assertThat(desk.page.locator("#whereabouts")).containsText("Rows renamed");
+    assertThat(errors).isEmpty();
+  }
+
+  @Test
+  public void aCountThatCantBeReadIsToldInTheMeasureLineAndUnderItsField() {
+    Desk desk = Desk.open().makeTitle("Unread", "Edda Marsh").fill("6 x 9", "320", "");
+    for (String wrong : new String[] {"abc", "0"}) {
+      desk.type("pages", wrong);
+      assertThat(desk.page.locator("#measure-line")).containsText("pages as typed can’t be read");
+      assertThat(desk.page.locator("#measure-line")).not().containsText("nothing to mend");
+      var message = desk.page.locator("#msg-pages").boundingBox();
+      var field = desk.page.locator("#pages").boundingBox();
+      assertThat(message.y).isBetween(field.y + field.height - 1, field.y + field.height + 30);
+    }
+    desk.type("pages", "300");
+    assertThat(desk.page.locator("#measure-line")).containsText("nothing to mend");
+  }
+
+  @Test
+  public void anEbookIsNotAskedForPagesAndItsTypeGoesWithItsSize() {
+    Desk desk = Desk.open().makeTitle("On a screen", "Edda Marsh");
+    desk.choose("house", "lantern-shelf");
+    for (String field : new String[] {"pages", "spread", "stock", "turn"}) {
+      assertThat(desk.page.locator("#" + field)).hasCount(0);
+    }
+    desk.type("trim", "1000 x 1600 px");
+    desk.bench().layout("Ledger");
+    assertThat(
+            desk.page.locator(
+                "#add-what option[value^=spine], #add-what option[value^=back], #add-what option[value=barcode]"))
+        .hasCount(0);
+    double[] before = desk.box("title");
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+    desk.type("trim", "1600 x 2560 px");
+    desk.bench();
+    double[] after = desk.box("title");
+    org.assertj.core.api.Assertions.assertThat(after[3])
+        .isCloseTo(before[3] * 1.6, org.assertj.core.api.Assertions.within(0.001));
+    assertThat(desk.page.locator("#undo")).hasAttribute("title", "Undo: Scaled to 1600 × 2560 px");
+  }
 }

@@ -4,8 +4,8 @@ import java.util.List;
 
 /**
  * What something covers on the sheet: convex parts, each a polygon. A turned box, a disc (as a
- * polygon of many sides), the letters of a line (each by its convex hull, whose bounds are the
- * letter's own). Origin top left of the sheet, x right, y down.
+ * polygon of many sides), the letters of a line (by their convex hull, whose bounds are theirs).
+ * Origin top left of the sheet, x right, y down.
  *
  * @param parts each with its corners in order, at least three
  */

@@ -19,7 +19,7 @@ final class Softening {
   /** Of a fading edge: there is nothing finer in it to be seen. */
   private static final double PPI = 150;
 
-  private static final double MOST_SIDE = 3000;
+  private static final double MOST_SIDE = 1200;
 
   private Softening() {}
 

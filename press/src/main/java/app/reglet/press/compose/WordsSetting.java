@@ -8,6 +8,7 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Rect;
+import app.reglet.press.type.Hull;
 import app.reglet.press.type.SetWords;
 import app.reglet.press.type.Setter;
 import app.reglet.press.type.ShapedLine;
@@ -21,7 +22,7 @@ import java.util.List;
  *
  * @param marks the lines
  * @param set how they came out
- * @param ink what their glyphs cover
+ * @param ink what their lines cover
  */
 record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
   /**
@@ -61,20 +62,29 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
               face, set.size(), line.glyphs(), x, line.chars(), place, fill, outline, line.text()));
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(place);
-      for (int i = 0; i < x.length; i++) {
-        glyph(face.hull(line.glyphs()[i]), x[i], set.size(), there, ink);
-      }
+      line(hull(line, face), set.size(), there, ink);
     }
     return new WordsSetting(marks, set, new Outline(ink));
   }
 
-  private static void glyph(
-      double[] hull, double x, double size, AffineTransform there, List<List<Point>> ink) {
+  /** The hull of a line's ink in ems, x and y in turn: its bounds are the ink's, however turned. */
+  private static double[] hull(ShapedLine line, Typeface face) {
+    List<double[]> points = new ArrayList<>();
+    for (int i = 0; i < line.glyphs().length; i++) {
+      double[] glyph = face.hull(line.glyphs()[i]);
+      for (int p = 0; p < glyph.length; p += 2) {
+        points.add(new double[] {glyph[p] + line.x()[i], glyph[p + 1]});
+      }
+    }
+    return Hull.of(points);
+  }
+
+  private static void line(
+      double[] hull, double size, AffineTransform there, List<List<Point>> ink) {
     if (hull.length < 6) {
       return;
     }
     AffineTransform t = new AffineTransform(there);
-    t.translate(x, 0);
     t.scale(size, size);
     double[] at = new double[hull.length];
     t.transform(hull, 0, at, 0, hull.length / 2);

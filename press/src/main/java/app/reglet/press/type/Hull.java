@@ -19,6 +19,12 @@ public final class Hull {
         points.add(new double[] {c[0], c[1]});
       }
     }
+    return of(points);
+  }
+
+  /** The corners of the convex hull of points, x and y in turn. */
+  public static double[] of(List<double[]> all) {
+    List<double[]> points = new ArrayList<>(all);
     points.sort(Comparator.<double[]>comparingDouble(q -> q[0]).thenComparingDouble(q -> q[1]));
     List<double[]> hull = new ArrayList<>();
     for (int pass = 0; pass < 2; pass++) {

@@ -43,7 +43,7 @@ public class Covers {
   private static final String USUAL_FACE = "spectral-bold";
 
   /** What was drawn last: an edition is asked for again and again while it is worked on. */
-  private static final int MOST_KEPT = 40;
+  private static final int MOST_KEPT = 16;
 
   /** A design and what it looks like on its wrap. */
   private record Drawn(Design design, Artwork art) {}
