@@ -16,7 +16,7 @@ import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
-import app.reglet.press.svg.SvgPainter;
+import app.reglet.press.svg.ArtworkSvg;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
@@ -155,7 +155,7 @@ public class PressFileTest {
         }
       }
     }
-    String svg = SvgPainter.document(art, app.reglet.press.golden.Golden.ADDRESSES);
+    String svg = ArtworkSvg.document(art, app.reglet.press.golden.Golden.ADDRESSES);
     Set<String> drawn = new HashSet<>();
     Matcher m =
         Pattern.compile(

@@ -14,17 +14,12 @@ import app.reglet.press.type.Typeface;
 import java.awt.BasicStroke;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import org.apache.pdfbox.cos.COSArray;
-import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDResources;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.graphics.shading.PDShading;
@@ -176,7 +171,7 @@ final class PdfPainter implements Painter {
         pen(g.outline(), ((Fill.Flat) g.outline().fill()).colour());
         op().op("Tr", Operators.number(2));
       }
-      text(g);
+      PdfText.show(g, parts.fonts(), op(), resources());
       if (outlined) {
         op().op("Q");
       }
@@ -184,7 +179,7 @@ final class PdfPainter implements Painter {
     }
     op().op("q");
     op().op("Tr", Operators.number(7)); // the letters cut what follows (Table 106)
-    text(g);
+    PdfText.show(g, parts.fonts(), op(), resources());
     op().op(
             "sh",
             resources()
@@ -193,66 +188,6 @@ final class PdfPainter implements Painter {
                         ? Shadings.of(l)
                         : Shadings.of((Fill.Radial) g.fill())));
     op().op("Q");
-  }
-
-  private void text(Mark.Glyphs g) {
-    try {
-      PDType0Font font = parts.fonts().of(g.face());
-      op().op("BT");
-      op().op("Tf", resources().add(font), Operators.number(1));
-      AffineTransform t = new AffineTransform(g.place());
-      t.scale(g.size(), -g.size());
-      op().matrix("Tm", t);
-      show(g, font);
-      op().op("ET");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private void show(Mark.Glyphs g, PDType0Font font) throws IOException {
-    COSArray show = new COSArray();
-    double pen = 0;
-    int n = g.glyphs().length;
-    for (int i = 0; i < n; i++) {
-      int glyph = g.glyphs()[i];
-      int next = i + 1 < n ? g.chars()[i + 1] : g.text().length();
-      boolean ligature = next - g.chars()[i] > 1;
-      parts.fonts().use(g.face(), glyph);
-      double at = g.x()[i] / g.size() * 1000;
-      double back = pen - at; // TJ moves the pen back by thousandths of the size
-      if (Math.abs(back) > 0.005) {
-        show.add(Operators.number(back));
-        pen = at;
-      }
-      if (ligature) {
-        show = shown(show);
-        says(g.text().substring(g.chars()[i], next));
-      }
-      show.add(new COSString(font.encodeGlyphId(glyph), true));
-      pen += font.getWidthFromFont(glyph);
-      if (ligature) {
-        show = shown(show);
-        op().op("EMC");
-      }
-    }
-    shown(show);
-  }
-
-  /**
-   * Begins a stretch that reads as this text (ISO 32000-1, 14.9.4): a ligature is several letters.
-   */
-  private void says(String text) {
-    COSDictionary properties = new COSDictionary();
-    properties.setString(COSName.ACTUAL_TEXT, text);
-    op().op("BDC", COSName.getPDFName("Span"), properties);
-  }
-
-  private COSArray shown(COSArray show) {
-    if (show.size() > 0) {
-      op().op("TJ", show);
-    }
-    return new COSArray();
   }
 
   @Override

@@ -11,6 +11,17 @@ import java.util.Map;
 public final class DrawingSvg {
   private DrawingSvg() {}
 
+  /** Marks as SVG elements in a group of this class, for drawings. */
+  static String group(String cls, List<Mark.Group> marks) {
+    Svg out = new Svg().open("g", "class", cls, "fill", "none", "aria-hidden", "true");
+    for (Mark.Group g : marks) {
+      SvgPainter painter = new SvgPainter(null, cls + "-" + g.name());
+      painter.paint(g.marks());
+      out.open("g", "class", "guide-" + g.name()).raw(painter.inside()).close("g");
+    }
+    return out.close("g").toString();
+  }
+
   /** A dimensioned drawing as a whole SVG element. */
   public static String of(WrapDrawing drawing) {
     Rect v = drawing.view();
@@ -49,7 +60,7 @@ public final class DrawingSvg {
             wrap.sheet().height().toMm(),
             "fill",
             "#ffffff")
-        .raw(SvgPainter.group("guides", drawing.marks()))
+        .raw(group("guides", drawing.marks()))
         .close("svg")
         .toString();
   }

@@ -50,8 +50,8 @@ public final class SheetView {
         .empty(
             "rect", "class", "sheet", "x", 0.0, "y", 0.0, "width", w, "height", h, "fill",
             "#ffffff")
-        .raw(SvgPainter.group(artwork, addresses))
-        .raw(SvgPainter.group("guides", Guides.of(artwork.wrap(), unit, px, true)))
+        .raw(ArtworkSvg.group(artwork, addresses))
+        .raw(DrawingSvg.group("guides", Guides.of(artwork.wrap(), unit, px, true)))
         .open("g", "id", "overlay")
         .close("g")
         .close("svg")

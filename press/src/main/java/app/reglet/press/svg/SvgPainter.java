@@ -1,13 +1,11 @@
 package app.reglet.press.svg;
 
-import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
-import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
@@ -15,10 +13,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Base64;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.Consumer;
 import javax.imageio.ImageIO;
 
@@ -27,78 +22,17 @@ import javax.imageio.ImageIO;
  * is used where the display list has it, so the screen shows the press file's own glyphs; and each
  * piece can be exchanged by itself.
  */
-public final class SvgPainter implements Painter {
-  private static final int GLYPH_UNITS = 1000;
-
+final class SvgPainter implements Painter {
   private final Addresses addresses;
-  private final String stem;
   private final Svg body = new Svg();
-  private final Svg defs = new Svg();
-  private final Map<String, String> glyphs = new HashMap<>();
-  private int names;
+  private final SvgDefs defs;
 
   /**
    * @param stem begins the name of everything that is named in here, unique on its page
    */
   SvgPainter(Addresses addresses, String stem) {
     this.addresses = addresses;
-    this.stem = stem;
-  }
-
-  /** Marks as SVG elements in a group of this class, for drawings. */
-  static String group(String cls, List<Mark.Group> marks) {
-    Svg out = new Svg().open("g", "class", cls, "fill", "none", "aria-hidden", "true");
-    for (Mark.Group g : marks) {
-      SvgPainter painter = new SvgPainter(null, cls + "-" + g.name());
-      painter.paint(g.marks());
-      out.open("g", "class", "guide-" + g.name()).raw(painter.inside()).close("g");
-    }
-    return out.close("g").toString();
-  }
-
-  /**
-   * A piece as one element, to be put in an {@code svg} whose user unit is 1 mm.
-   *
-   * @param addresses where a screen finds pictures
-   */
-  public static String piece(Mark.Group piece, Addresses addresses) {
-    SvgPainter painter = new SvgPainter(addresses, "a-" + piece.name());
-    painter.begin(piece);
-    painter.paint(piece.marks());
-    painter.end(piece);
-    return new Svg()
-        .open("g", "id", "art-" + piece.name(), "data-piece", piece.name())
-        .raw(painter.inside())
-        .close("g")
-        .toString();
-  }
-
-  /** A cover's pieces inside one {@code g}. */
-  public static String group(Artwork artwork, Addresses addresses) {
-    Svg out = new Svg().open("g", "class", "artwork", "id", "artwork");
-    artwork.marks().forEach(g -> out.raw(piece(g, addresses)));
-    return out.close("g").toString();
-  }
-
-  /** A whole SVG document of the sheet. */
-  public static String document(Artwork artwork, Addresses addresses) {
-    double w = artwork.wrap().sheet().width().toMm();
-    double h = artwork.wrap().sheet().height().toMm();
-    return new Svg()
-        .open(
-            "svg",
-            "xmlns",
-            "http://www.w3.org/2000/svg",
-            "width",
-            Svg.number(w) + "mm",
-            "height",
-            Svg.number(h) + "mm",
-            "viewBox",
-            "0 0 " + Svg.number(w) + " " + Svg.number(h))
-        .raw("<style>.multiplied{mix-blend-mode:multiply}</style>")
-        .raw(group(artwork, addresses))
-        .close("svg")
-        .toString();
+    this.defs = new SvgDefs(addresses, stem);
   }
 
   /** What was drawn, its definitions first. */
@@ -107,13 +41,9 @@ public final class SvgPainter implements Painter {
     return (d.isEmpty() ? "" : "<defs>" + d + "</defs>") + body;
   }
 
-  private String name() {
-    return stem + "-" + (++names);
-  }
-
   @Override
   public void path(Mark.Path p) {
-    String fill = p.fill() == null ? "none" : fill(p.fill());
+    String fill = p.fill() == null ? "none" : defs.fill(p.fill());
     Pen pen = p.pen();
     String rule = SvgPath.rule(p.shape());
     if (p.shape() instanceof Rectangle2D r && pen == null) {
@@ -140,7 +70,7 @@ public final class SvgPainter implements Painter {
         "fill-rule",
         rule,
         "stroke",
-        pen == null ? null : fill(pen.fill()),
+        pen == null ? null : defs.fill(pen.fill()),
         "stroke-width",
         pen == null ? null : (Object) pen.width(),
         "stroke-dasharray",
@@ -153,75 +83,16 @@ public final class SvgPainter implements Painter {
     return String.join(" ", pen.dashes().stream().map(Svg::number).toList());
   }
 
-  /** A colour, or the address of a gradient that it defines. */
-  private String fill(Fill fill) {
-    return fill.accept(
-        new Fill.Visitor<>() {
-          @Override
-          public String flat(Fill.Flat flat) {
-            return flat.colour().hex();
-          }
-
-          @Override
-          public String linear(Fill.Linear l) {
-            String name = name();
-            defs.open(
-                "linearGradient",
-                "id",
-                name,
-                "gradientUnits",
-                "userSpaceOnUse",
-                "x1",
-                l.x1(),
-                "y1",
-                l.y1(),
-                "x2",
-                l.x2(),
-                "y2",
-                l.y2());
-            stops(l.stops());
-            defs.close("linearGradient");
-            return "url(#" + name + ")";
-          }
-
-          @Override
-          public String radial(Fill.Radial r) {
-            String name = name();
-            defs.open(
-                "radialGradient",
-                "id",
-                name,
-                "gradientUnits",
-                "userSpaceOnUse",
-                "cx",
-                r.x(),
-                "cy",
-                r.y(),
-                "r",
-                r.radius());
-            stops(r.stops());
-            defs.close("radialGradient");
-            return "url(#" + name + ")";
-          }
-        });
-  }
-
-  private void stops(List<Fill.Stop> stops) {
-    for (Fill.Stop s : stops) {
-      defs.empty("stop", "offset", s.at(), "stop-color", s.colour().hex());
-    }
-  }
-
   @Override
   public void glyphs(Mark.Glyphs g) {
     AffineTransform t = new AffineTransform(g.place());
-    double s = g.size() / GLYPH_UNITS;
+    double s = g.size() / SvgDefs.GLYPH_UNITS;
     t.scale(s, s);
     boolean flat = g.fill() instanceof Fill.Flat;
     Consumer<Svg> letters =
         out -> {
           for (int i = 0; i < g.glyphs().length; i++) {
-            String id = glyph(g, g.glyphs()[i]);
+            String id = defs.glyph(g, g.glyphs()[i]);
             if (!id.isEmpty()) {
               out.empty("use", "href", "#" + id, "x", g.x()[i] / s);
             }
@@ -233,9 +104,9 @@ public final class SvgPainter implements Painter {
         "transform",
         SvgPath.matrix(t),
         "fill",
-        flat ? fill(g.fill()) : "none",
+        flat ? defs.fill(g.fill()) : "none",
         "stroke",
-        pen == null ? null : fill(pen.fill()),
+        pen == null ? null : defs.fill(pen.fill()),
         "stroke-width",
         pen == null ? null : (Object) (pen.width() / s),
         "data-text",
@@ -249,23 +120,19 @@ public final class SvgPainter implements Painter {
 
   /** Letters that a gradient runs through: the gradient, cut by them. */
   private void gradient(Mark.Glyphs g, AffineTransform t, Consumer<Svg> letters) {
-    String clip = name();
     Svg cut = new Svg();
     letters.accept(cut);
-    // a clipPath takes uses but no groups, so each has the transform itself
-    defs.open("clipPath", "id", clip)
-        .raw(cut.toString().replace("<use ", "<use transform=\"" + SvgPath.matrix(t) + "\" "))
-        .close("clipPath");
+    String clip = defs.clipOf(cut.toString(), t);
     Rectangle2D all =
         t.createTransformedShape(
                 new Rectangle2D.Double(
-                    -GLYPH_UNITS,
-                    -2 * GLYPH_UNITS,
-                    3 * GLYPH_UNITS
+                    -SvgDefs.GLYPH_UNITS,
+                    -2 * SvgDefs.GLYPH_UNITS,
+                    3 * SvgDefs.GLYPH_UNITS
                         + (g.x().length == 0 ? 0 : g.x()[g.x().length - 1])
                             / g.size()
-                            * GLYPH_UNITS,
-                    4 * GLYPH_UNITS))
+                            * SvgDefs.GLYPH_UNITS,
+                    4 * SvgDefs.GLYPH_UNITS))
             .getBounds2D();
     body.empty(
         "rect",
@@ -278,22 +145,9 @@ public final class SvgPainter implements Painter {
         "height",
         all.getHeight(),
         "fill",
-        fill(g.fill()),
+        defs.fill(g.fill()),
         "clip-path",
         "url(#" + clip + ")");
-  }
-
-  private String glyph(Mark.Glyphs run, int id) {
-    return glyphs.computeIfAbsent(
-        run.face().id() + "-" + id,
-        key -> {
-          String path = SvgPath.glyph(run.face().outline(id), GLYPH_UNITS);
-          if (path.isEmpty()) {
-            return "";
-          }
-          defs.empty("path", "id", stem + "-" + key, "d", path);
-          return stem + "-" + key;
-        });
   }
 
   @Override
@@ -402,42 +256,9 @@ public final class SvgPainter implements Painter {
         "class",
         multiplied ? "multiplied" : null,
         "clip-path",
-        e.clip() == null ? null : "url(#" + clip(e.clip()) + ")",
+        e.clip() == null ? null : "url(#" + defs.clip(e.clip()) + ")",
         "mask",
-        e.mask().isEmpty() ? null : "url(#" + mask(e.mask()) + ")");
-  }
-
-  private String clip(Shape shape) {
-    String name = name();
-    defs.open("clipPath", "id", name)
-        .empty("path", "d", SvgPath.of(shape), "clip-rule", SvgPath.rule(shape))
-        .close("clipPath");
-    return name;
-  }
-
-  private String mask(List<Mark> marks) {
-    String name = name();
-    SvgPainter painter = new SvgPainter(addresses, name);
-    painter.paint(marks);
-    defs.open(
-            "mask",
-            "id",
-            name,
-            "maskUnits",
-            "userSpaceOnUse",
-            "x",
-            "-5000",
-            "y",
-            "-5000",
-            "width",
-            "10000",
-            "height",
-            "10000",
-            "color-interpolation",
-            "sRGB")
-        .raw(painter.inside())
-        .close("mask");
-    return name;
+        e.mask().isEmpty() ? null : "url(#" + defs.mask(e.mask()) + ")");
   }
 
   @Override

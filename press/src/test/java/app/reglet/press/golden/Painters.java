@@ -3,7 +3,7 @@ package app.reglet.press.golden;
 import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.raster.ArtworkRaster;
-import app.reglet.press.svg.SvgPainter;
+import app.reglet.press.svg.ArtworkSvg;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -83,7 +83,7 @@ final class Painters {
     Files.writeString(
         page,
         "<!DOCTYPE html><style>body{margin:0}svg{display:block}</style>"
-            + SvgPainter.document(art, Golden.ADDRESSES),
+            + ArtworkSvg.document(art, Golden.ADDRESSES),
         StandardCharsets.UTF_8);
     Path out = dir.resolve("chromium.png");
     Tool.ok(

@@ -12,8 +12,8 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.svg.Addresses;
+import app.reglet.press.svg.ArtworkSvg;
 import app.reglet.press.svg.SheetView;
-import app.reglet.press.svg.SvgPainter;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.titles.Cover;
@@ -126,7 +126,7 @@ class BenchPage {
               ? before.outside().ground().equals(after.outside().ground())
               : now.get(g.name()).equals(was.get(g.name()));
       if (recoloured || !same) {
-        art.add(SvgPainter.piece(g, ADDRESSES));
+        art.add(ArtworkSvg.piece(g, ADDRESSES));
       }
     }
     return art;

@@ -1,0 +1,92 @@
+package app.reglet.press.pdf;
+
+import app.reglet.press.art.Mark;
+import java.awt.geom.AffineTransform;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+
+/**
+ * Runs of glyphs as text operators (ISO 32000-1, 9.4), each glyph where the display list has it.
+ */
+final class PdfText {
+  private final Fonts fonts;
+  private final Operators out;
+  private final PDResources resources;
+
+  private PdfText(Fonts fonts, Operators out, PDResources resources) {
+    this.fonts = fonts;
+    this.out = out;
+    this.resources = resources;
+  }
+
+  /** Shows a run, in the colours that are set. */
+  static void show(Mark.Glyphs g, Fonts fonts, Operators out, PDResources resources) {
+    new PdfText(fonts, out, resources).text(g);
+  }
+
+  private void text(Mark.Glyphs g) {
+    try {
+      PDType0Font font = fonts.of(g.face());
+      out.op("BT");
+      out.op("Tf", resources.add(font), Operators.number(1));
+      AffineTransform t = new AffineTransform(g.place());
+      t.scale(g.size(), -g.size());
+      out.matrix("Tm", t);
+      show(g, font);
+      out.op("ET");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void show(Mark.Glyphs g, PDType0Font font) throws IOException {
+    COSArray show = new COSArray();
+    double pen = 0;
+    int n = g.glyphs().length;
+    for (int i = 0; i < n; i++) {
+      int glyph = g.glyphs()[i];
+      int next = i + 1 < n ? g.chars()[i + 1] : g.text().length();
+      boolean ligature = next - g.chars()[i] > 1;
+      fonts.use(g.face(), glyph);
+      double at = g.x()[i] / g.size() * 1000;
+      double back = pen - at; // TJ moves the pen back by thousandths of the size
+      if (Math.abs(back) > 0.005) {
+        show.add(Operators.number(back));
+        pen = at;
+      }
+      if (ligature) {
+        show = shown(show);
+        says(g.text().substring(g.chars()[i], next));
+      }
+      show.add(new COSString(font.encodeGlyphId(glyph), true));
+      pen += font.getWidthFromFont(glyph);
+      if (ligature) {
+        show = shown(show);
+        out.op("EMC");
+      }
+    }
+    shown(show);
+  }
+
+  /**
+   * Begins a stretch that reads as this text (ISO 32000-1, 14.9.4): a ligature is several letters.
+   */
+  private void says(String text) {
+    COSDictionary properties = new COSDictionary();
+    properties.setString(COSName.ACTUAL_TEXT, text);
+    out.op("BDC", COSName.getPDFName("Span"), properties);
+  }
+
+  private COSArray shown(COSArray show) {
+    if (show.size() > 0) {
+      out.op("TJ", show);
+    }
+    return new COSArray();
+  }
+}

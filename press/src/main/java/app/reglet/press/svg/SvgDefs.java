@@ -1,0 +1,157 @@
+package app.reglet.press.svg;
+
+import app.reglet.press.art.Fill;
+import app.reglet.press.art.Mark;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What a drawing names and uses: gradients, cuts, masks, the outlines of glyphs. */
+final class SvgDefs {
+  static final int GLYPH_UNITS = 1000;
+
+  private final Addresses addresses;
+  private final String stem;
+  private final Svg out = new Svg();
+  private final Map<String, String> glyphs = new HashMap<>();
+  private int names;
+
+  /**
+   * @param stem begins every name, unique on its page
+   */
+  SvgDefs(Addresses addresses, String stem) {
+    this.addresses = addresses;
+    this.stem = stem;
+  }
+
+  private String name() {
+    return stem + "-" + (++names);
+  }
+
+  /** A colour, or the address of a gradient that it defines. */
+  String fill(Fill fill) {
+    return fill.accept(
+        new Fill.Visitor<>() {
+          @Override
+          public String flat(Fill.Flat flat) {
+            return flat.colour().hex();
+          }
+
+          @Override
+          public String linear(Fill.Linear l) {
+            String name = name();
+            out.open(
+                "linearGradient",
+                "id",
+                name,
+                "gradientUnits",
+                "userSpaceOnUse",
+                "x1",
+                l.x1(),
+                "y1",
+                l.y1(),
+                "x2",
+                l.x2(),
+                "y2",
+                l.y2());
+            stops(l.stops());
+            out.close("linearGradient");
+            return "url(#" + name + ")";
+          }
+
+          @Override
+          public String radial(Fill.Radial r) {
+            String name = name();
+            out.open(
+                "radialGradient",
+                "id",
+                name,
+                "gradientUnits",
+                "userSpaceOnUse",
+                "cx",
+                r.x(),
+                "cy",
+                r.y(),
+                "r",
+                r.radius());
+            stops(r.stops());
+            out.close("radialGradient");
+            return "url(#" + name + ")";
+          }
+        });
+  }
+
+  private void stops(List<Fill.Stop> stops) {
+    for (Fill.Stop s : stops) {
+      out.empty("stop", "offset", s.at(), "stop-color", s.colour().hex());
+    }
+  }
+
+  /**
+   * The name of a cut along letters. A clipPath takes uses but no groups, so each has the transform
+   * itself.
+   */
+  String clipOf(String uses, AffineTransform t) {
+    String name = name();
+    out.open("clipPath", "id", name)
+        .raw(uses.replace("<use ", "<use transform=\"" + SvgPath.matrix(t) + "\" "))
+        .close("clipPath");
+    return name;
+  }
+
+  /** The name of a glyph's outline, empty when it has none. */
+  String glyph(Mark.Glyphs run, int id) {
+    return glyphs.computeIfAbsent(
+        run.face().id() + "-" + id,
+        key -> {
+          String path = SvgPath.glyph(run.face().outline(id), GLYPH_UNITS);
+          if (path.isEmpty()) {
+            return "";
+          }
+          out.empty("path", "id", stem + "-" + key, "d", path);
+          return stem + "-" + key;
+        });
+  }
+
+  /** The name of a cut along a shape. */
+  String clip(Shape shape) {
+    String name = name();
+    out.open("clipPath", "id", name)
+        .empty("path", "d", SvgPath.of(shape), "clip-rule", SvgPath.rule(shape))
+        .close("clipPath");
+    return name;
+  }
+
+  /** The name of a mask of marks. */
+  String mask(List<Mark> marks) {
+    String name = name();
+    SvgPainter painter = new SvgPainter(addresses, name);
+    painter.paint(marks);
+    out.open(
+            "mask",
+            "id",
+            name,
+            "maskUnits",
+            "userSpaceOnUse",
+            "x",
+            "-5000",
+            "y",
+            "-5000",
+            "width",
+            "10000",
+            "height",
+            "10000",
+            "color-interpolation",
+            "sRGB")
+        .raw(painter.inside())
+        .close("mask");
+    return name;
+  }
+
+  @Override
+  public String toString() {
+    return out.toString();
+  }
+}
