@@ -103,7 +103,8 @@ public class PressBench {
   @Benchmark
   public int pressFile() {
     var design =
-        StartingLayout.AXIS.on(wrap,
+        StartingLayout.AXIS.on(
+            wrap,
             book,
             Design.EMPTY.changed(
                 PrintedSide.OUTSIDE,

@@ -1,5 +1,7 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
 import { board, chosen, looking } from "./model.js";
+import { refresh } from "./overlay.js";
+import { view } from "./view.js";
 
 let queue = Promise.resolve();
 
@@ -7,16 +9,23 @@ let queue = Promise.resolve();
 export function post(path, fields) {
   queue = queue.then(() => {
     const values = { base: document.getElementById("base").value, ...fields };
-    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
+    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values }).then(shown);
   }).catch(() => {});
   return queue;
+}
+
+/** Shows what came, before the keyboard goes to it. */
+function shown() {
+  arrange();
+  view();
+  refresh();
 }
 
 export const edit = (kind, fields) => (looking() ? Promise.resolve() : post("/edits", { edit: kind, ...fields }));
 
 export function choose(id) {
   if (id === chosen()) return Promise.resolve();
-  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() });
+  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() }).then(shown);
 }
 
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */

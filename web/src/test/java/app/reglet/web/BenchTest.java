@@ -454,6 +454,6 @@ public class BenchTest {
         desk.page.evaluate(
             "[...document.getElementById('artwork').children].map(g => g.dataset.piece).join(' ')");
     assertThat(order)
-        .isEqualTo("ground band-1 title subtitle author blurb spine-title spine-author barcode-1");
+        .isEqualTo("ground band-1 title author blurb spine-title spine-author barcode-1");
   }
 }

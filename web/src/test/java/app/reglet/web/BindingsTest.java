@@ -43,7 +43,7 @@ public class BindingsTest {
     // 2 × 5.5 + 2 × 0.125 = 11.25
     assertThat(desk.page.locator("#m-sheet")).hasText("11.25 × 8.75 in");
     assertThat(desk.page.locator(".panel-name")).hasText(new String[] {"Back", "Front"});
-    assertThat(desk.page.locator("#measure-line")).containsText("not allowed");
+    assertThat(desk.page.locator("#measure-line")).containsText("spine none");
     desk.type("pages", "30");
     assertThat(desk.page.locator(".notes-list")).containsText("multiple of 4");
     desk.page
@@ -253,7 +253,8 @@ public class BindingsTest {
     Desk desk = Desk.open().makeTitle("Of two houses", "Nobody").fill("5 x 8", "310", "");
     Page page = desk.page;
     page.navigate("/editions/" + desk.id() + "/side-by-side");
-    page.getByLabel("Make an edition: Case laminate, Sandling & Daughters").click();
+    page.getByLabel("Make an edition with an empty cover: Case laminate, Sandling & Daughters")
+        .click();
     page.waitForURL(Pattern.compile(".*/editions/\\d+/docket"));
     assertThat(page.locator(".whereabouts")).containsText("Of two houses");
     assertThat(page.locator("#binding")).hasValue("case-laminate");

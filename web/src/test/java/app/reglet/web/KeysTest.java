@@ -41,7 +41,9 @@ public class KeysTest {
     assertThat(page.locator("th[aria-sort=ascending]")).containsText("A copy");
     page.reload();
     assertThat(page.locator("th[aria-sort=ascending]")).containsText("A copy");
-    tabTo(page, page.getByLabel("Make an edition: Dust jacket, Dunlin Casebinders"));
+    tabTo(
+        page,
+        page.getByLabel("Make an edition with an empty cover: Dust jacket, Dunlin Casebinders"));
     page.keyboard().press("Enter");
     page.waitForURL(Pattern.compile(".*/docket"));
     assertThat(page.locator("#binding")).hasValue("dust-jacket");

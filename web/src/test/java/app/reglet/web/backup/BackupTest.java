@@ -118,7 +118,7 @@ public class BackupTest {
     assertThat(Restore.restore(zip, elsewhere)).contains("with 5 pictures", "nothing before");
     try (Own reglet = new Own(elsewhere)) {
       same(before, covers(reglet));
-      assertThat(reglet.web().get("/editions/2/history").body()).contains("Background picture");
+      assertThat(reglet.web().get("/editions/2/history").body()).contains("Ground&#39;s picture");
     }
     // over what is there: that is put aside, whole
     assertThat(Restore.restore(zip, data)).contains("before-restore-");

@@ -63,14 +63,20 @@ public class AccessTest {
     return web;
   }
 
-  /** Everything in the database, but for what signing in and out changes. */
+  /**
+   * Everything in the database, but for what signing in and out changes, and the numbers of files
+   * that were made: a reader may make them.
+   */
   private String everything() throws Exception {
     StringBuilder out = new StringBuilder();
     try (Connection c = reglet.bean(DataSource.class).getConnection();
         Statement s = c.createStatement();
         ResultSet r = s.executeQuery("script nopasswords nosettings")) {
       while (r.next()) {
-        out.append(r.getString(1)).append('\n');
+        String line = r.getString(1);
+        if (!line.contains("made_file")) {
+          out.append(line).append('\n');
+        }
       }
     }
     return out.toString();
