@@ -73,9 +73,9 @@ public class AccessTest {
         Statement s = c.createStatement();
         ResultSet r = s.executeQuery("script nopasswords nosettings")) {
       while (r.next()) {
-        String line = r.getString(1);
-        if (!line.contains("made_file")) {
-          out.append(line).append('\n');
+        String statement = r.getString(1);
+        if (!statement.contains("MADE_FILE")) {
+          out.append(statement).append('\n');
         }
       }
     }
