@@ -3,11 +3,17 @@ package app.reglet.core.check;
 import app.reglet.core.book.Flaps;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import java.util.Optional;
 
 /** What would mend a finding, as something a button can do. */
 public sealed interface Remedy {
   /** What the button says. */
   String label(Unit unit);
+
+  /** The piece it changes; empty when it changes facts, or the barcode wherever it is. */
+  default Optional<String> changes() {
+    return Optional.empty();
+  }
 
   /** Take this page count. */
   record UsePages(int pages) implements Remedy {
@@ -50,6 +56,11 @@ public sealed interface Remedy {
   /** Move the piece, or make it smaller, so that it keeps to the safe zone. */
   record IntoSafe(String piece) implements Remedy {
     @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
     public String label(Unit unit) {
       return "Move into the safe zone";
     }
@@ -57,6 +68,11 @@ public sealed interface Remedy {
 
   /** Let the words shrink to their box. */
   record FitWords(String piece) implements Remedy {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
     @Override
     public String label(Unit unit) {
       return "Fit the words to their box";
@@ -66,6 +82,11 @@ public sealed interface Remedy {
   /** Hang the piece on the bleed edge instead of the trim. */
   record ToBleed(String piece) implements Remedy {
     @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
     public String label(Unit unit) {
       return "Stretch to the bleed edge";
     }
@@ -74,6 +95,11 @@ public sealed interface Remedy {
   /** Move words, or make their box smaller, so that they stand clear of the barcode area. */
   record ClearOfBarcode(String piece) implements Remedy {
     @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
     public String label(Unit unit) {
       return "Move clear of the barcode area";
     }
@@ -81,6 +107,11 @@ public sealed interface Remedy {
 
   /** Put the piece behind the barcode. */
   record BehindBarcode(String piece) implements Remedy {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
     @Override
     public String label(Unit unit) {
       return "Send it behind the barcode";
@@ -93,6 +124,11 @@ public sealed interface Remedy {
    * @param name what people call it
    */
   record TakeOff(String piece, String name) implements Remedy {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
     @Override
     public String label(Unit unit) {
       return "Take “" + name + "” off";

@@ -46,6 +46,15 @@ public record Composition(Ground ground, List<Piece> pieces) {
     return pieces.stream().anyMatch(p -> p.id().equals(id));
   }
 
+  /** The loose piece that a piece is, or is in; the id itself when there is no such piece. */
+  public String looseOf(String id) {
+    return pieces.stream()
+        .filter(p -> p.id().equals(id) || all(List.of(p)).anyMatch(q -> q.id().equals(id)))
+        .map(Piece::id)
+        .findFirst()
+        .orElse(id);
+  }
+
   public Composition withGround(Ground g) {
     return new Composition(g, pieces);
   }
@@ -97,7 +106,7 @@ public record Composition(Ground ground, List<Piece> pieces) {
       if (p.content() instanceof Content.Group g) {
         List<Piece> inside = without(g.pieces(), ids);
         if (!inside.isEmpty()) {
-          left.add(inside.size() == g.pieces().size() ? p : p.withContent(g.withPieces(inside)));
+          left.add(inside.equals(g.pieces()) ? p : p.withContent(g.withPieces(inside)));
         }
       } else {
         left.add(p);

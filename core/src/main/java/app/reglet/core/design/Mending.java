@@ -9,10 +9,10 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** Carries a finding's remedy out on a design. */
 public final class Mending {
-
   /** Between words and the barcode area. */
   private static final Length AIR = Length.mm("1");
 
@@ -28,19 +28,19 @@ public final class Mending {
   public static Design apply(Remedy remedy, Design design, Wrap wrap) {
     Mending mending = new Mending(wrap);
     if (remedy instanceof Remedy.IntoSafe r) {
-      return design.changed(r.piece(), mending::intoSafe);
+      return loose(design, r.piece(), mending::intoSafe);
     }
     if (remedy instanceof Remedy.FitWords r) {
-      return design.changed(r.piece(), mending::intoSafe);
+      return loose(design, r.piece(), mending::intoSafe);
     }
     if (remedy instanceof Remedy.ToBleed r) {
-      return design.changed(r.piece(), mending::toBleed);
+      return loose(design, r.piece(), mending::toBleed);
     }
     if (remedy instanceof Remedy.ClearOfBarcode r) {
-      return design.changed(r.piece(), mending::clearOfBarcode);
+      return loose(design, r.piece(), mending::clearOfBarcode);
     }
     if (remedy instanceof Remedy.BehindBarcode r) {
-      return behindBarcode(design, r.piece());
+      return behindBarcode(design, design.outside().looseOf(r.piece()));
     }
     if (remedy instanceof Remedy.TakeOff r) {
       return design.changed(design.sideOf(r.piece()), c -> c.without(List.of(r.piece())));
@@ -49,6 +49,11 @@ public final class Mending {
       return placeBarcode(design);
     }
     return design;
+  }
+
+  /** What is in a group goes with its group, which alone hangs on the wrap. */
+  private static Design loose(Design design, String piece, UnaryOperator<Piece> how) {
+    return design.changed(design.side(design.sideOf(piece)).looseOf(piece), how);
   }
 
   /** With the barcode filling its area, moved there or put in new. */

@@ -119,7 +119,12 @@ public sealed interface Edit permits Edit.Move, Edit.Remove, Edit.Group, Edit.Of
   record Lay(StartingLayout layout) implements OfNone {}
 
   /** A remedy of a finding carried out. */
-  record Mend(Remedy remedy, String label) implements OfNone {}
+  record Mend(Remedy remedy, String label) implements OfNone {
+    @Override
+    public List<String> pieces() {
+      return remedy.changes().stream().toList();
+    }
+  }
 
   /** A change of one piece. */
   sealed interface OfPiece extends Edit

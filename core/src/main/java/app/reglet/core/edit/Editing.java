@@ -48,10 +48,8 @@ public final class Editing {
   }
 
   private Design apply(Edit edit) {
-    for (String id : edit.pieces()) {
-      if (piece(id).locked() && !(edit instanceof Edit.Lock)) {
-        throw new Refusal("“" + piece(id).name() + "” is locked: unlock it to change it.");
-      }
+    if (!(edit instanceof Edit.Lock)) {
+      edit.pieces().forEach(this::expectUnlocked);
     }
     if (edit instanceof Edit.OfPiece of) {
       return ofPiece(of, piece(of.piece()));
@@ -76,6 +74,16 @@ public final class Editing {
       left = left.changed(left.sideOf(id), c -> c.without(List.of(id)));
     }
     return left;
+  }
+
+  /** What is locked is left alone, and so is what is in it. */
+  private void expectUnlocked(String id) {
+    Piece loose = piece(design.side(design.sideOf(id)).looseOf(id));
+    for (Piece p : List.of(piece(id), loose)) {
+      if (p.locked()) {
+        throw new Refusal("“" + p.name() + "” is locked: unlock it to change it.");
+      }
+    }
   }
 
   private Piece piece(String id) {
@@ -106,6 +114,7 @@ public final class Editing {
     } else if (edit instanceof Edit.Turn e) {
       return piece.withPlacement(piece.placement().withAngle(e.angle()));
     } else if (edit instanceof Edit.Flip e) {
+      expectNoBarcode(piece);
       return piece.withPlacement(
           piece
               .placement()
@@ -125,6 +134,17 @@ public final class Editing {
       return piece.locked(e.locked());
     }
     return piece.hidden(((Edit.Hide) edit).hidden());
+  }
+
+  /** Scanners read no mirrored barcode. */
+  private static void expectNoBarcode(Piece piece) {
+    boolean code =
+        new Composition(Composition.EMPTY.ground(), List.of(piece))
+            .all()
+            .anyMatch(p -> p.content() instanceof Content.Barcode);
+    if (code) {
+      throw new Refusal("A barcode can't be mirrored: no scanner would read it.");
+    }
   }
 
   private static String name(String typed, Piece piece) {
@@ -163,7 +183,7 @@ public final class Editing {
       palette.put(new Colour.Swatch(e.name().strip()).name(), e.colour());
       return design.withPalette(palette);
     } else if (edit instanceof Edit.RemoveSwatch e) {
-      return Recolouring.without(design, e.name());
+      return withoutSwatch(e.name());
     } else if (edit instanceof Edit.Lay e) {
       return e.layout().on(wrap, book, design);
     } else if (edit instanceof Edit.Mend e) {
@@ -172,8 +192,18 @@ public final class Editing {
     return new Adding(design, wrap, book).added(edit);
   }
 
-  /** With one side changed by what is done to it. */
-  static Design on(Design design, String piece, UnaryOperator<Composition> how) {
-    return design.changed(design.sideOf(piece), how);
+  /** Where a swatch was used, its colour stands directly. */
+  private Design withoutSwatch(String name) {
+    Colour.Solid colour = design.palette().get(name);
+    if (colour == null) {
+      return design;
+    }
+    UnaryOperator<Colour> rule = c -> c.equals(new Colour.Swatch(name)) ? colour : c;
+    Map<String, Colour.Solid> palette = new LinkedHashMap<>(design.palette());
+    palette.remove(name);
+    return new Design(
+        palette,
+        Rewriting.coloured(design.outside(), rule),
+        Rewriting.coloured(design.inside(), rule));
   }
 }

@@ -7,6 +7,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Scope;
+import app.reglet.core.design.Turns;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -78,7 +79,23 @@ final class Placing {
     if (right.isLessThan(left) || bottom.isLessThan(top)) {
       throw new Refusal("So resized, “" + piece.name() + "” would be turned inside out.");
     }
-    return laid(piece, scope, Box.between(left, top, right, bottom));
+    return laid(piece, scope, held(piece, box, Box.between(left, top, right, bottom)));
+  }
+
+  /**
+   * A turned piece turns about its middle, which another size moves: laid so that the corner that
+   * is not pulled stays where it is on the sheet.
+   */
+  private static Box held(Piece piece, Box before, Box after) {
+    Turns t = Turns.of(piece.placement());
+    if (t.isNone()) {
+      return after;
+    }
+    double dx = after.centreX().toMm() - before.centreX().toMm();
+    double dy = after.centreY().toMm() - before.centreY().toMm();
+    return after.moved(
+        Length.nearMm(t.xx() * dx + t.xy() * dy - dx),
+        Length.nearMm(t.yx() * dx + t.yy() * dy - dy));
   }
 
   /** Laid by typed figures; one that isn't given stays as exact as it is. */

@@ -10,6 +10,7 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
+import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
@@ -315,6 +316,80 @@ public class EditingTest {
     // by the lesser ratio where the form changes
     Design wide = Scaling.of(LEDGER, small, Size.parse("3000 x 1600 px", Unit.PX));
     assertThat(wide).isEqualTo(LEDGER);
+  }
+
+  @Test
+  public void aPieceInAGroupInAGroupIsTakenOff() {
+    Design inner = grouped();
+    Design outer = apply(inner, new Edit.Group(List.of("group-1", "author")));
+    Design left = apply(outer, new Edit.Remove(List.of("subtitle")));
+    assertThat(left.piece("subtitle")).isEmpty();
+    assertThat(left.piece("title")).isPresent();
+    Design empty = apply(left, new Edit.Remove(List.of("title", "author")));
+    assertThat(empty.outside().all().map(Piece::id)).noneMatch(id -> id.startsWith("group"));
+  }
+
+  @Test
+  public void aTurnedPieceMadeLargerKeepsTheCornerThatIsNotPulled() {
+    for (double angle : new double[] {30, 90, -135}) {
+      Design turned = apply(LEDGER, new Edit.Turn("title", angle));
+      Design larger =
+          apply(
+              turned,
+              new Edit.Resize(
+                  "title", Length.ZERO, Length.ZERO, Length.mm("-20"), Length.mm("-9")));
+      double[] before = topLeft(turned, "title");
+      double[] after = topLeft(larger, "title");
+      assertThat(after[0]).as(angle + "°, x").isCloseTo(before[0], within());
+      assertThat(after[1]).as(angle + "°, y").isCloseTo(before[1], within());
+      assertThat(box(larger, "title").width())
+          .isEqualTo(box(turned, "title").width().minus(Length.mm("20")));
+    }
+  }
+
+  /** The corner of a turned piece on the sheet, by plain trigonometry. */
+  private static double[] topLeft(Design design, String id) {
+    Box b = box(design, id);
+    double a = Math.toRadians(design.piece(id).orElseThrow().placement().angle());
+    double dx = b.left().toMm() - b.centreX().toMm();
+    double dy = b.top().toMm() - b.centreY().toMm();
+    return new double[] {
+      b.centreX().toMm() + dx * Math.cos(a) - dy * Math.sin(a),
+      b.centreY().toMm() + dx * Math.sin(a) + dy * Math.cos(a)
+    };
+  }
+
+  @Test
+  public void aRemedyOfWordsInAGroupMovesTheGroupAndLosesNothing() {
+    Design out = apply(grouped(), new Edit.Move(List.of("group-1"), Length.ZERO, Length.mm("-14")));
+    Design mended = apply(out, new Edit.Mend(new Remedy.IntoSafe("title"), "Move"));
+    Box safe = WRAP.panel(PanelKind.FRONT).orElseThrow().safe();
+    assertThat(safe.contains(box(mended, "group-1"))).isTrue();
+    Content.Group group = (Content.Group) mended.piece("group-1").orElseThrow().content();
+    assertThat(group.pieces())
+        .hasSize(2)
+        .allMatch(p -> p.anchors().across().region().equals(Region.GROUP));
+  }
+
+  @Test
+  public void aLockHoldsForRemediesAndForWhatIsInALockedGroup() {
+    Design locked = apply(LEDGER, new Edit.Lock("title", true));
+    assertThatThrownBy(
+            () -> apply(locked, new Edit.Mend(new Remedy.TakeOff("title", "Title"), "Take off")))
+        .hasMessageContaining("“Title” is locked");
+    Design group = apply(grouped(), new Edit.Lock("group-1", true));
+    assertThatThrownBy(
+            () -> apply(group, new Edit.Move(List.of("title"), Length.mm("1"), Length.ZERO)))
+        .hasMessageContaining("“Group 1” is locked");
+  }
+
+  @Test
+  public void aBarcodeIsNeverMirrored() {
+    assertThatThrownBy(() -> apply(LEDGER, new Edit.Flip("barcode-1", true)))
+        .hasMessageContaining("no scanner");
+    Design group = apply(LEDGER, new Edit.Group(List.of("blurb", "barcode-1")));
+    assertThatThrownBy(() -> apply(group, new Edit.Flip("group-1", false)))
+        .hasMessageContaining("no scanner");
   }
 
   @Test

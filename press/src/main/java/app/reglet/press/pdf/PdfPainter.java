@@ -11,7 +11,6 @@ import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.type.Typeface;
-import java.awt.BasicStroke;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayDeque;
@@ -84,20 +83,8 @@ final class PdfPainter implements Painter {
       op().path(p.shape());
       op().op("S");
     } else {
-      fill(outline(p.pen()).createStrokedShape(p.shape()), p.pen().fill());
+      fill(p.pen().stroke().createStrokedShape(p.shape()), p.pen().fill());
     }
-  }
-
-  private static BasicStroke outline(Pen pen) {
-    float[] dashes = null;
-    if (!pen.dashes().isEmpty()) {
-      dashes = new float[pen.dashes().size()];
-      for (int i = 0; i < dashes.length; i++) {
-        dashes[i] = pen.dashes().get(i).floatValue();
-      }
-    }
-    return new BasicStroke(
-        (float) pen.width(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, dashes, 0);
   }
 
   private void fill(Shape shape, Fill fill) {

@@ -7,12 +7,10 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Labels;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
-import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.type.Typeface;
-import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.LinearGradientPaint;
@@ -68,21 +66,9 @@ final class RasterPainter implements Painter {
     }
     if (p.pen() != null) {
       g().setPaint(paint(p.pen().fill()));
-      g().setStroke(stroke(p.pen()));
+      g().setStroke(p.pen().stroke());
       g().draw(p.shape());
     }
-  }
-
-  private static BasicStroke stroke(Pen pen) {
-    float[] dashes = null;
-    if (!pen.dashes().isEmpty()) {
-      dashes = new float[pen.dashes().size()];
-      for (int i = 0; i < dashes.length; i++) {
-        dashes[i] = pen.dashes().get(i).floatValue();
-      }
-    }
-    return new BasicStroke(
-        (float) pen.width(), BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, dashes, 0);
   }
 
   private Paint paint(Fill fill) {
@@ -141,7 +127,7 @@ final class RasterPainter implements Painter {
       g().fill(letter);
       if (run.outline() != null) {
         g().setPaint(paint(run.outline().fill()));
-        g().setStroke(stroke(run.outline()));
+        g().setStroke(run.outline().stroke());
         g().draw(letter);
       }
     }

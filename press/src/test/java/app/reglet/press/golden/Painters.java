@@ -97,6 +97,7 @@ final class Painters {
         "--disable-component-update",
         "--disable-sync",
         "--hide-scrollbars",
+        "--run-all-compositor-stages-before-draw", // no picture of a page half painted
         "--force-device-scale-factor=2",
         "--force-color-profile=srgb",
         "--user-data-dir=" + dir.resolve("profile"),

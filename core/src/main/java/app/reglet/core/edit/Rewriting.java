@@ -1,0 +1,149 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Figure;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Span;
+import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Length;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** A side with every colour and every length of it changed by a rule. */
+final class Rewriting implements Content.Visitor<Content> {
+  private final UnaryOperator<Colour> colour;
+  private final UnaryOperator<Length> length;
+
+  private Rewriting(UnaryOperator<Colour> colour, UnaryOperator<Length> length) {
+    this.colour = colour;
+    this.length = length;
+  }
+
+  /** The same in other colours. */
+  static Composition coloured(Composition side, UnaryOperator<Colour> rule) {
+    Rewriting r = new Rewriting(rule, UnaryOperator.identity());
+    return new Composition(
+        side.ground().withPaint(r.paint(side.ground().paint())), r.pieces(side.pieces()));
+  }
+
+  /** The same in another size; what is in a group goes with the group's box. */
+  static Composition sized(Composition side, UnaryOperator<Length> rule) {
+    return side.withPieces(new Rewriting(UnaryOperator.identity(), rule).pieces(side.pieces()));
+  }
+
+  private List<Piece> pieces(List<Piece> pieces) {
+    return pieces.stream()
+        .map(
+            p ->
+                p.withAnchors(new Anchors(span(p.anchors().across()), span(p.anchors().down())))
+                    .withAppearance(appearance(p.appearance()))
+                    .withContent(p.content().accept(this)))
+        .toList();
+  }
+
+  private Span span(Span s) {
+    if (s instanceof Span.Hung h) {
+      return new Span.Hung(h.line(), h.part(), length.apply(h.offset()), length.apply(h.size()));
+    }
+    Span.Stretched t = (Span.Stretched) s;
+    return new Span.Stretched(
+        t.from(), length.apply(t.fromOffset()), t.to(), length.apply(t.toOffset()));
+  }
+
+  private Appearance appearance(Appearance a) {
+    return new Appearance(
+        a.opacity(),
+        a.blend(),
+        a.shadow()
+            .map(
+                s ->
+                    new Appearance.Shadow(
+                        length.apply(s.right()),
+                        length.apply(s.down()),
+                        length.apply(s.blur()).min(Appearance.Shadow.MOST_BLUR),
+                        colour.apply(s.colour()),
+                        s.opacity())),
+        a.mask()
+            .map(
+                m ->
+                    new Appearance.Mask(
+                        figure(m.figure()),
+                        length.apply(m.soft()).min(Appearance.Shadow.MOST_BLUR))));
+  }
+
+  private Figure figure(Figure f) {
+    return f instanceof Figure.Rectangle r ? new Figure.Rectangle(length.apply(r.radius())) : f;
+  }
+
+  private Paint paint(Paint paint) {
+    if (paint == null) {
+      return null;
+    }
+    if (paint instanceof Paint.Flat f) {
+      return new Paint.Flat(colour.apply(f.colour()));
+    }
+    if (paint instanceof Paint.Linear l) {
+      return new Paint.Linear(l.angle(), stops(l.stops()));
+    }
+    return new Paint.Radial(stops(((Paint.Radial) paint).stops()));
+  }
+
+  private List<Paint.Stop> stops(List<Paint.Stop> stops) {
+    return stops.stream().map(s -> new Paint.Stop(s.at(), colour.apply(s.colour()))).toList();
+  }
+
+  private Stroke stroke(Stroke s) {
+    return s == null
+        ? null
+        : new Stroke(
+            paint(s.paint()),
+            length.apply(s.width()),
+            s.dashes().stream().map(length).toList(),
+            s.side());
+  }
+
+  @Override
+  public Content words(Words w) {
+    return new Words(
+        w.fact(),
+        w.text(),
+        w.face(),
+        length.apply(w.size()),
+        w.fit(),
+        paint(w.paint()),
+        stroke(w.outline()),
+        w.align(),
+        w.vertical(),
+        w.leading(),
+        w.capitals(),
+        w.tracking(),
+        w.direction());
+  }
+
+  @Override
+  public Content shape(Content.Shape s) {
+    return new Content.Shape(figure(s.figure()), paint(s.fill()), stroke(s.stroke()));
+  }
+
+  @Override
+  public Content picture(Content.Picture p) {
+    return p;
+  }
+
+  @Override
+  public Content barcode(Content.Barcode b) {
+    return b;
+  }
+
+  /** Lengths in a group are of its natural size, which stays; colours are as anywhere. */
+  @Override
+  public Content group(Content.Group g) {
+    return g.withPieces(new Rewriting(colour, UnaryOperator.identity()).pieces(g.pieces()));
+  }
+}
