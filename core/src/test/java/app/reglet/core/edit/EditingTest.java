@@ -313,6 +313,12 @@ public class EditingTest {
     Words after = (Words) twice.piece("title").orElseThrow().content();
     assertThat(after.size().toMm()).isCloseTo(before.size().toMm() * 1.6, within());
     assertThat(Scaling.of(twice, large, small)).isEqualTo(LEDGER);
+    // what is in a group goes with the group's box, once
+    Design group = Scaling.of(grouped(), small, large);
+    assertThat(group.piece("group-1").orElseThrow().content())
+        .isEqualTo(grouped().piece("group-1").orElseThrow().content());
+    assertThat(box(group, "group-1").width().toMm())
+        .isCloseTo(box(grouped(), "group-1").width().toMm() * 1.6, within());
     // by the lesser ratio where the form changes
     Design wide = Scaling.of(LEDGER, small, Size.parse("3000 x 1600 px", Unit.PX));
     assertThat(wide).isEqualTo(LEDGER);
