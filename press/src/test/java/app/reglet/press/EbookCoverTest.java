@@ -44,7 +44,8 @@ public class EbookCoverTest {
   }
 
   private static FileRules upTo(int megabytes) {
-    return new FileRules(Rounding.NONE, Length.ZERO, 96, 96, megabytes, Set.of("jpeg"));
+    return new FileRules(
+        Rounding.NONE, FileRules.PageSize.EXACT, Length.ZERO, 96, 96, megabytes, Set.of("jpeg"));
   }
 
   private static Artwork noisy(String size) {

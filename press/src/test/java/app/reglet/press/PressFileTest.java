@@ -54,6 +54,36 @@ public class PressFileTest {
         .containsPattern("Author:\\s+Maren Aldous");
   }
 
+  /**
+   * A house that wants the page in its stated size, 12.48 × 9.25 in = 898.56 × 666 pt: the trim
+   * stays 12.2252 in = 880.2144 pt wide, and 0.1728 pt more lie in each bleed.
+   */
+  @Test
+  public void aStatedPageHasTheRoundedSizeAndTheExactTrim() throws Exception {
+    String json;
+    try (var in = Specimen.class.getResourceAsStream("/houses/gannet-and-gauge.json")) {
+      json = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+    }
+    var wrap =
+        app.reglet.core.wrap.Measuring.measure(
+            Specimen.wrap(100).spec(),
+            app.reglet.core.house.RuleSheetReader.read(
+                json.replace("\"tolerance\":", "\"pageSize\": \"stated\", \"tolerance\":")));
+    Path file = pdf(Specimen.on(wrap));
+    String out = Tool.ok("pdfinfo", "-box", file.toString());
+    assertBox(out, "MediaBox", 0, 0, 898.56, 666);
+    assertBox(out, "TrimBox", 9.1728, 9, 889.3872, 657);
+    // the ground runs to the page's very edge: no white line where the bleed was widened
+    Path png = file.resolveSibling("page");
+    Tool.ok("pdftoppm", "-r", "300", "-png", "-singlefile", file.toString(), png.toString());
+    BufferedImage page = ImageIO.read(Path.of(png + ".png").toFile());
+    assertThat(page.getWidth()).isEqualTo(3744); // 12.48 × 300
+    int inner = page.getRGB(20, 300);
+    assertThat(page.getRGB(0, 300)).isEqualTo(inner);
+    assertThat(page.getRGB(3743, 300)).isEqualTo(page.getRGB(3720, 300));
+    assertThat(inner).isNotEqualTo(0xffffffff);
+  }
+
   private static void assertBox(String out, String name, double... expected) {
     Matcher m =
         Pattern.compile(name + ":\\s+([\\d.]+)\\s+([\\d.]+)\\s+([\\d.]+)\\s+([\\d.]+)")

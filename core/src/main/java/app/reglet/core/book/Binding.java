@@ -4,11 +4,28 @@ import java.util.Set;
 
 /** How a cover is joined to the book block, in the trade's words. */
 public enum Binding {
-  PERFECT_BOUND("perfect-bound", "Perfect bound", Has.PAGES, Has.SPINE, Has.BACK, Has.INSIDE),
-  SADDLE_STITCHED("saddle-stitched", "Saddle stitched", Has.PAGES, Has.BACK, Has.INSIDE),
-  FLAPPED("flapped", "Flapped paperback", Has.PAGES, Has.SPINE, Has.BACK, Has.FLAPS, Has.INSIDE),
-  CASE_LAMINATE("case-laminate", "Case laminate", Has.PAGES, Has.SPINE, Has.BACK),
-  DUST_JACKET("dust-jacket", "Dust jacket", Has.PAGES, Has.SPINE, Has.BACK, Has.FLAPS),
+  PERFECT_BOUND(
+      "perfect-bound", "Perfect bound", Has.PAGES, Has.SPINE, Has.BACK, Has.BLEED, Has.INSIDE),
+  SADDLE_STITCHED("saddle-stitched", "Saddle stitched", Has.PAGES, Has.BACK, Has.BLEED, Has.INSIDE),
+  FLAPPED(
+      "flapped",
+      "Flapped paperback",
+      Has.PAGES,
+      Has.SPINE,
+      Has.BACK,
+      Has.BLEED,
+      Has.FLAPS,
+      Has.INSIDE),
+  CASE_LAMINATE("case-laminate", "Case laminate", Has.PAGES, Has.SPINE, Has.BACK, Has.BOARDS),
+  DUST_JACKET(
+      "dust-jacket",
+      "Dust jacket",
+      Has.PAGES,
+      Has.SPINE,
+      Has.BACK,
+      Has.BLEED,
+      Has.FLAPS,
+      Has.BOARDS),
   /** No binding at all: the front alone, on a screen. */
   EBOOK("ebook", "Ebook cover", Has.PIXELS);
 
@@ -20,6 +37,12 @@ public enum Binding {
     SPINE,
     /** A back, with a barcode on it. */
     BACK,
+    /**
+     * Art past the trim that is cut off; where it is missing a turn-in takes its place, or none.
+     */
+    BLEED,
+    /** Boards in it or under it, and so hinges. */
+    BOARDS,
     /** Flaps, if they are asked for. */
     FLAPS,
     /** An inside that may be printed. */
@@ -58,6 +81,16 @@ public enum Binding {
 
   public boolean hasFlaps() {
     return has(Has.FLAPS);
+  }
+
+  /** Whether its art runs past the trim. */
+  public boolean isBled() {
+    return has(Has.BLEED);
+  }
+
+  /** Whether there are boards in it or under it, and so hinges. */
+  public boolean hasBoards() {
+    return has(Has.BOARDS);
   }
 
   /** Whether it is measured in pixels. */

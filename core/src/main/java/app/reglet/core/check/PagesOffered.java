@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.OddCount;
 import app.reglet.core.house.PageCounts;
 import app.reglet.core.house.PageLimit;
 import app.reglet.core.house.RuleSheet;
@@ -51,6 +52,9 @@ public final class PagesOffered implements OfferCheck {
   private static String why(int pages, Specification spec, PageCounts counts, RuleSheet house) {
     String binds = house.name() + " binds " + spec.binding().title().toLowerCase();
     Optional<PageLimit> limit = counts.limit();
+    if (counts.odd() == OddCount.REFUSE && pages % 2 != 0) {
+      return house.name() + " binds no odd counts, and this has " + pages + " pages.";
+    }
     if (limit.isPresent() && pages < limit.get().least()) {
       return binds + " from " + limit.get().least() + " pages; this has " + pages + ".";
     }
@@ -62,7 +66,7 @@ public final class PagesOffered implements OfferCheck {
           + pages
           + ".";
     }
-    if (limit.isPresent() && pages % limit.get().multiple() != 0) {
+    if (limit.isPresent() && counts.odd().bound(pages) % limit.get().multiple() != 0) {
       return pages
           + " pages can't be bound: the count must be "
           + (limit.get().multiple() == 2 ? "even" : "a multiple of " + limit.get().multiple())

@@ -9,9 +9,9 @@ public final class SpineTypeAllowed implements Check {
   @Override
   public List<Finding> find(Subject s) {
     SpineTypeRule rule = s.wrap().rules().spineType();
-    int pages = s.wrap().spec().pages();
+    int pages = s.wrap().boundPages();
     Length spine = s.wrap().spine().stated();
-    if (rule.allows(pages, spine)) {
+    if (s.wrap().printsOnSpine()) {
       return List.of();
     }
     boolean tooFew = pages < rule.leastPages();

@@ -10,6 +10,7 @@ import app.reglet.core.house.SpineRule;
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FactLimits;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
@@ -75,7 +76,7 @@ public record PageCurve(
     // a little to either side, so that both ends are seen as ends
     int air = Math.max(4, (to - from) / 16);
     return over(
-        spec, house, unit, Math.max(1, from - air), Math.min(Measuring.MOST_PAGES, to + air));
+        spec, house, unit, Math.max(1, from - air), Math.min(FactLimits.MOST_PAGES, to + air));
   }
 
   /**
@@ -130,7 +131,7 @@ public record PageCurve(
       return;
     }
     int low = counts.least().orElse(1);
-    int high = counts.most().orElse(Measuring.MOST_PAGES);
+    int high = counts.most().orElse(FactLimits.MOST_PAGES);
     // spines never get narrower with more pages, so the first is found by halving
     if (!spineType(spec, house, rule, high)) {
       return;
@@ -155,7 +156,7 @@ public record PageCurve(
   private static boolean spineType(
       Specification spec, RuleSheet house, SpineTypeRule rule, int pages) {
     try {
-      return rule.allows(pages, Measuring.measure(spec.withPages(pages), house).spine().stated());
+      return Measuring.measure(spec.withPages(pages), house).printsOnSpine();
     } catch (Refusal r) {
       return pages >= rule.leastPages() && rule.leastWidth().isZero();
     }

@@ -15,6 +15,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.SpineRoom;
 import app.reglet.core.wrap.Wrap;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -62,9 +63,7 @@ public final class SideBySide {
     }
 
     public boolean spineTypeAllowed() {
-      return wrap.isPresent()
-          && rules.spineType().allows(taken.pages(), wrap.get().spine().stated())
-          && band().isPositive();
+      return wrap.map(w -> SpineRoom.of(w).printed()).orElse(false);
     }
 
     /** Room for words across the spine, zero where there is no spine. */
@@ -132,7 +131,10 @@ public final class SideBySide {
     List<Finding> unmet = OfferCheck.run(wished, house, unit);
     Specification taken = nearest(wished, rules);
     Optional<BigDecimal> cost =
-        rules.cost().filter(c -> c.has(taken.ink())).map(c -> c.unit(taken.pages(), taken.ink()));
+        rules
+            .cost()
+            .filter(c -> c.has(taken.ink()))
+            .map(c -> c.unit(rules.odd().bound(taken.pages()), taken.ink()));
     try {
       return new Row(
           house,

@@ -1,7 +1,7 @@
 package app.reglet.core.facts;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.FactLimits;
 import java.math.BigInteger;
 
 /** Reads a page count as typed. */
@@ -41,13 +41,13 @@ public final class PageCount {
     if (count.signum() == 0) {
       throw new Refusal("pages", "A book has at least 1 page; 0 can't be measured.");
     }
-    if (count.compareTo(BigInteger.valueOf(Measuring.MOST_PAGES)) > 0) {
+    if (count.compareTo(BigInteger.valueOf(FactLimits.MOST_PAGES)) > 0) {
       throw new Refusal(
           "pages",
           "“"
               + typed.strip()
               + "” is more pages than can be bound in one piece; Reglet measures up to "
-              + String.format(java.util.Locale.ROOT, "%,d", Measuring.MOST_PAGES)
+              + String.format(java.util.Locale.ROOT, "%,d", FactLimits.MOST_PAGES)
               + ".");
     }
     return count.intValueExact();

@@ -4,7 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.FactLimits;
 import java.math.BigInteger;
 
 /** Reads the figures of an edition as typed, each refused with a sentence and a way out. */
@@ -50,13 +50,13 @@ final class TypedFigures {
     if (flap.isNegative()) {
       throw new Refusal("flaps", "A flap can't be narrower than 0, which is none.");
     }
-    if (flap.isMoreThan(Measuring.LARGEST_TRIM)) {
+    if (flap.isMoreThan(FactLimits.LARGEST_TRIM)) {
       throw new Refusal(
           "flaps",
           "A flap of "
               + flap.print(unit)
               + " is wider than any cover: "
-              + Measuring.LARGEST_TRIM.brief(unit)
+              + FactLimits.LARGEST_TRIM.brief(unit)
               + " at most.");
     }
     return flap;
@@ -64,13 +64,13 @@ final class TypedFigures {
 
   static Length told(String typed, Unit unit) {
     Length spine = Length.parse(typed, unit);
-    if (!spine.isPositive() || spine.isMoreThan(Measuring.WIDEST_SPINE)) {
+    if (!spine.isPositive() || spine.isMoreThan(FactLimits.WIDEST_SPINE)) {
       throw new Refusal(
           "told",
           "A spine of "
               + spine.print(unit)
               + " can't be: above 0, at most "
-              + Measuring.WIDEST_SPINE.brief(unit)
+              + FactLimits.WIDEST_SPINE.brief(unit)
               + ".");
     }
     return spine;

@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param spine the spine rules, first that applies
  * @param trims sizes offered
  * @param pages page counts, first limit that applies
+ * @param odd what an odd count becomes
  * @param bleed art past the trim on each outer edge; zero where the turn-in takes its place
  * @param safe distances to keep
  * @param spineType words on the spine
@@ -30,6 +31,7 @@ public record BindingRules(
     List<SpineCase> spine,
     Trims trims,
     List<PageLimit> pages,
+    OddCount odd,
     Length bleed,
     SafeDistances safe,
     SpineTypeRule spineType,

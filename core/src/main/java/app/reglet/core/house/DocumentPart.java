@@ -1,6 +1,9 @@
 package app.reglet.core.house;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.house.grammar.Field;
+import app.reglet.core.house.grammar.Kind;
+import app.reglet.core.house.grammar.PartType;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -8,6 +11,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -15,32 +19,44 @@ import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /**
- * An object inside a rule sheet document, read field by field. Every complaint names the field by
- * its path ({@code bindings[1].spine[0].perPage}); fields that nobody asked for are refused at
- * {@link #end()}.
+ * An object inside a rule sheet document, read field by field within the limits that the grammar
+ * sets. Every complaint names the field by its path ({@code bindings[1].spine[0].perPage}); fields
+ * that the grammar doesn't know here are refused at {@link #end()}.
  */
 final class DocumentPart {
-  private static final Length LONGEST = Length.of(1500, Unit.MM);
-
+  private final PartType type;
+  private final String variant;
   private final JsonNode node;
   private final String path;
   private final Unit unit;
   private final Set<String> read = new HashSet<>();
 
-  DocumentPart(JsonNode node, String path, Unit unit) {
+  /** A whole document, its lengths in a unit. */
+  DocumentPart(PartType type, JsonNode root, Unit unit) {
+    this(type, "", root, "", unit);
+  }
+
+  private DocumentPart(PartType type, String variant, JsonNode node, String path, Unit unit) {
     if (!node.isObject()) {
       throw new Refusal(path, named(path) + " must be an object in { }.");
     }
+    this.type = type;
+    this.variant = type.variantBy().isEmpty() ? variant : variant(type, node);
     this.node = node;
     this.path = path;
     this.unit = unit;
+  }
+
+  private static String variant(PartType type, JsonNode node) {
+    JsonNode by = node.get(type.variantBy());
+    return by != null && by.isString() ? by.stringValue().strip() : "";
   }
 
   private static String named(String path) {
     return path.isEmpty() ? "The document" : "“" + path + "”";
   }
 
-  String path(String key) {
+  private String path(String key) {
     return path.isEmpty() ? key : path + "." + key;
   }
 
@@ -48,14 +64,29 @@ final class DocumentPart {
     return new Refusal(path(key), named(path(key)) + " " + reason);
   }
 
+  /** The same part, its lengths in another unit. */
   DocumentPart in(Unit newUnit) {
-    DocumentPart other = new DocumentPart(node, path, newUnit);
+    DocumentPart other = new DocumentPart(type, variant, node, path, newUnit);
     other.read.addAll(read);
     return other;
   }
 
-  private Optional<JsonNode> find(String key) {
+  Unit unit() {
+    return unit;
+  }
+
+  private Field field(String key) {
     read.add(key);
+    return type.field(key)
+        .orElseThrow(() -> new IllegalStateException(type.name() + " has no field " + key));
+  }
+
+  private <K extends Kind> K kind(String key, Class<K> wanted) {
+    return wanted.cast(field(key).kind());
+  }
+
+  private Optional<JsonNode> find(String key) {
+    field(key);
     JsonNode found = node.get(key);
     return found == null || found.isNull() ? Optional.empty() : Optional.of(found);
   }
@@ -68,35 +99,50 @@ final class DocumentPart {
     return find(key).isPresent();
   }
 
+  /** What stands in a field, else what the grammar takes when it is absent. */
+  private String otherwise(String key) {
+    Field field = field(key);
+    if (field.required()) {
+      throw refuse(key, "is missing.");
+    }
+    return field.otherwise();
+  }
+
+  /** A text; empty when it may be absent and is. */
   String text(String key) {
+    Kind.Text kind = kind(key, Kind.Text.class);
+    if (!has(key)) {
+      return otherwise(key);
+    }
+    String text = string(key);
+    if (!kind.pattern().isEmpty() && !text.matches(kind.pattern())) {
+      throw refuse(key, "is “" + text + "”: " + kind.said());
+    }
+    return text;
+  }
+
+  /** A short name that the sheet defines; whether it does is the caller's to see. */
+  String name(String key) {
+    kind(key, Kind.Name.class);
+    return has(key) ? string(key) : otherwise(key);
+  }
+
+  private String string(String key) {
     JsonNode found = need(key);
     if (!found.isString() || found.stringValue().isBlank()) {
       throw refuse(key, "must be a text.");
     }
-    if (found.stringValue().length() > 2000) {
-      throw refuse(key, "is longer than 2000 characters.");
+    if (found.stringValue().length() > Kind.Text.MOST) {
+      throw refuse(key, "is longer than " + Kind.Text.MOST + " characters.");
     }
     return found.stringValue().strip();
   }
 
-  String text(String key, String otherwise) {
-    return has(key) ? text(key) : otherwise;
-  }
-
-  /** A short name for documents and addresses: small letters, digits and hyphens. */
-  String id(String key) {
-    String id = text(key);
-    if (!id.matches("[a-z0-9][a-z0-9-]{0,59}")) {
-      throw refuse(
-          key, "is “" + id + "”: an id has small letters, digits and hyphens, 60 at most.");
-    }
-    return id;
-  }
-
-  boolean flag(String key, boolean otherwise) {
+  boolean flag(String key) {
+    kind(key, Kind.Flag.class);
     Optional<JsonNode> found = find(key);
     if (found.isEmpty()) {
-      return otherwise;
+      return Boolean.parseBoolean(otherwise(key));
     }
     if (!found.get().isBoolean()) {
       throw refuse(key, "must be true or false.");
@@ -104,92 +150,108 @@ final class DocumentPart {
     return found.get().booleanValue();
   }
 
-  int count(String key, int least, int most) {
-    JsonNode found = need(key);
-    if (!found.isIntegralNumber() || !found.canConvertToInt()) {
+  int count(String key) {
+    return optionalCount(key).orElseGet(() -> Integer.parseInt(otherwise(key)));
+  }
+
+  Optional<Integer> optionalCount(String key) {
+    Kind.Count kind = kind(key, Kind.Count.class);
+    Optional<JsonNode> found = find(key);
+    if (found.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!found.get().isIntegralNumber() || !found.get().canConvertToInt()) {
       throw refuse(key, "must be a whole number.");
     }
-    int value = found.intValue();
-    if (value < least || value > most) {
-      throw refuse(key, "is " + value + "; it must be from " + least + " to " + most + ".");
+    int value = found.get().intValue();
+    if (value < kind.least() || value > kind.most()) {
+      throw refuse(
+          key, "is " + value + "; it must be from " + kind.least() + " to " + kind.most() + ".");
+    }
+    return Optional.of(value);
+  }
+
+  /** A bare number. */
+  BigDecimal number(String key) {
+    return number(need(key), key, kind(key, Kind.Decimal.class));
+  }
+
+  private BigDecimal number(JsonNode found, String key, Kind.Decimal kind) {
+    if (!found.isNumber()) {
+      throw refuse(key, kind.zero() ? "must be a number, such as 0.85." : "must be a number.");
+    }
+    BigDecimal value = found.decimalValue();
+    if (value.signum() < (kind.zero() ? 0 : 1)
+        || value.compareTo(BigDecimal.valueOf(Kind.Decimal.MOST)) > 0
+        || value.scale() > kind.decimals()) {
+      throw refuse(
+          key,
+          String.format(
+              Locale.ROOT,
+              "is %s; %s, at most %s, with at most %d decimals.",
+              value.toPlainString(),
+              kind.zero() ? "a price is 0 or more" : "it must be above 0",
+              String.format(Locale.ROOT, "%,d", Kind.Decimal.MOST).replace(',', ' '),
+              kind.decimals()));
     }
     return value;
   }
 
-  int count(String key, int least, int most, int otherwise) {
-    return has(key) ? count(key, least, most) : otherwise;
+  /** A length; what the grammar takes when it may be absent and is. */
+  Length length(String key) {
+    return optionalLength(key).orElseGet(() -> Length.parse(otherwise(key), unit));
   }
 
-  /** A bare number above zero. */
-  BigDecimal number(String key) {
-    JsonNode found = need(key);
-    if (!found.isNumber()) {
-      throw refuse(key, "must be a number.");
+  Optional<Length> optionalLength(String key) {
+    Kind.LengthText kind = kind(key, Kind.LengthText.class);
+    if (!has(key)) {
+      return Optional.empty();
     }
-    BigDecimal value = found.decimalValue();
-    if (value.signum() <= 0
-        || value.compareTo(BigDecimal.valueOf(100_000)) > 0
-        || value.scale() > 10) {
+    Length length = anyLength(key);
+    switch (kind.least()) {
+      case ANY -> {
+        // above or below zero
+      }
+      case ZERO -> {
+        if (length.isNegative()) {
+          throw refuse(key, "is negative; it must be zero or more.");
+        }
+      }
+      case ABOVE_ZERO -> {
+        if (!length.isPositive()) {
+          throw refuse(key, "is " + length.print(unit) + "; it must be above zero.");
+        }
+      }
+    }
+    return Optional.of(length);
+  }
+
+  private Length anyLength(String key) {
+    JsonNode found = need(key);
+    if (!found.isString()) {
+      throw refuse(key, "must be a length in quotes with its unit, such as \"0.125 in\".");
+    }
+    Length length;
+    try {
+      length = Length.parse(found.stringValue(), unit);
+    } catch (Refusal r) {
+      throw refuse(key, "is no length. " + r.getMessage());
+    }
+    if (length.abs().isMoreThan(Kind.LengthText.LONGEST)) {
       throw refuse(
           key,
           "is "
-              + value.toPlainString()
-              + "; it must be above 0, at most 100 000, with at most 10 decimals.");
-    }
-    return value;
-  }
-
-  /** A length as text; without a unit it is in the document's. Not negative. */
-  Length length(String key) {
-    Length length = signedLength(key);
-    if (length.isNegative()) {
-      throw refuse(key, "is negative; it must be zero or more.");
+              + length.print(unit)
+              + "; no length on a cover is more than "
+              + Kind.LengthText.LONGEST.print(unit)
+              + ".");
     }
     return length;
-  }
-
-  /** A length above zero. */
-  Length positiveLength(String key) {
-    Length length = signedLength(key);
-    if (!length.isPositive()) {
-      throw refuse(key, "is " + length.print(unit) + "; it must be above zero.");
-    }
-    return length;
-  }
-
-  Length length(String key, Length otherwise) {
-    return has(key) ? length(key) : otherwise;
-  }
-
-  Length signedLength(String key) {
-    JsonNode found = need(key);
-    try {
-      if (found.isString()) {
-        Length length = Length.parse(found.stringValue(), unit);
-        if (length.abs().isMoreThan(LONGEST)) {
-          throw refuse(
-              key,
-              "is "
-                  + length.print(unit)
-                  + "; no length on a cover is more than "
-                  + LONGEST.print(unit)
-                  + ".");
-        }
-        return length;
-      }
-    } catch (Refusal r) {
-      throw r.field().isEmpty() ? refuse(key, "is no length. " + r.getMessage()) : r;
-    }
-    throw refuse(key, "must be a length in quotes with its unit, such as \"0.125 in\".");
-  }
-
-  Length signedLength(String key, Length otherwise) {
-    return has(key) ? signedLength(key) : otherwise;
   }
 
   Size size(String key) {
-    JsonNode found = need(key);
-    return size(found, path(key));
+    kind(key, Kind.SizeText.class);
+    return size(need(key), path(key));
   }
 
   private Size size(JsonNode found, String where) {
@@ -208,7 +270,8 @@ final class DocumentPart {
   }
 
   List<Size> sizes(String key) {
-    List<JsonNode> items = items(key, 500);
+    kind(key, Kind.Sizes.class);
+    List<JsonNode> items = items(key, Kind.Sizes.MOST);
     List<Size> sizes = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
       sizes.add(size(items.get(i), path(key) + "[" + i + "]"));
@@ -216,36 +279,9 @@ final class DocumentPart {
     return sizes;
   }
 
-  Unit unit() {
-    return unit;
-  }
-
-  /** The names of the fields. */
-  List<String> keys() {
-    return List.copyOf(node.propertyNames());
-  }
-
-  /** A price, zero or more. */
-  BigDecimal price(String key) {
-    JsonNode found = need(key);
-    if (!found.isNumber()) {
-      throw refuse(key, "must be a number, such as 0.85.");
-    }
-    BigDecimal value = found.decimalValue();
-    if (value.signum() < 0
-        || value.compareTo(BigDecimal.valueOf(100_000)) > 0
-        || value.scale() > 6) {
-      throw refuse(
-          key,
-          "is "
-              + value.toPlainString()
-              + "; a price is 0 or more, at most 100 000, with at most 6 decimals.");
-    }
-    return value;
-  }
-
-  /** Texts out of a list of known ones. */
-  Set<String> texts(String key, List<String> known) {
+  /** Some of the values that the grammar lists. */
+  Set<String> several(String key) {
+    List<String> known = kind(key, Kind.Several.class).values();
     Set<String> texts = texts(key);
     for (String text : texts) {
       if (!known.contains(text)) {
@@ -255,9 +291,15 @@ final class DocumentPart {
     return texts;
   }
 
-  Set<String> texts(String key) {
+  /** Short names that the sheet defines; whether it does is the caller's to see. */
+  Set<String> names(String key) {
+    kind(key, Kind.Names.class);
+    return texts(key);
+  }
+
+  private Set<String> texts(String key) {
     Set<String> texts = new HashSet<>();
-    for (JsonNode item : items(key, 200)) {
+    for (JsonNode item : items(key, Kind.Names.MOST)) {
       if (!item.isString()) {
         throw refuse(key, "must be a list of texts.");
       }
@@ -266,46 +308,72 @@ final class DocumentPart {
     return texts;
   }
 
-  <E extends Enum<E>> E choice(String key, E[] all, E otherwise) {
-    if (otherwise != null && !has(key)) {
-      return otherwise;
+  /** One of the values that the grammar lists. */
+  String choice(String key) {
+    List<String> known = kind(key, Kind.Choice.class).values();
+    if (!has(key)) {
+      return otherwise(key);
     }
-    String wanted = text(key);
-    return Stream.of(all)
-        .filter(e -> documentName(e).equals(wanted))
-        .findFirst()
-        .orElseThrow(
-            () ->
-                refuse(
-                    key,
-                    "is “"
-                        + wanted
-                        + "”; it must be one of "
-                        + Stream.of(all)
-                            .map(DocumentPart::documentName)
-                            .collect(Collectors.joining(", "))
-                        + "."));
+    String wanted = string(key);
+    if (!known.contains(wanted)) {
+      throw refuse(key, "is “" + wanted + "”; it must be one of " + String.join(", ", known) + ".");
+    }
+    return wanted;
   }
 
-  private static String documentName(Enum<?> e) {
-    return e.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+  /** One of the values that the grammar lists, as the constant it is the document's name of. */
+  <E extends Enum<E>> E choice(String key, E[] all) {
+    String wanted = choice(key);
+    return Stream.of(all)
+        .filter(e -> e.name().toLowerCase(Locale.ROOT).replace('_', '-').equals(wanted))
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("nothing is called " + wanted));
   }
 
   DocumentPart part(String key) {
-    return new DocumentPart(need(key), path(key), unit);
+    return new DocumentPart(kind(key, Kind.One.class).type(), variant, need(key), path(key), unit);
   }
 
   Optional<DocumentPart> optionalPart(String key) {
-    return find(key).map(n -> new DocumentPart(n, path(key), unit));
+    return has(key) ? Optional.of(part(key)) : Optional.empty();
   }
 
   List<DocumentPart> parts(String key) {
-    List<JsonNode> items = items(key, RuleSheetReader.MOST_ITEMS);
+    Kind.Many kind = kind(key, Kind.Many.class);
+    List<JsonNode> items = items(key, kind.most());
+    if (items.size() < kind.least()) {
+      throw refuse(key, "must list at least one.");
+    }
     List<DocumentPart> parts = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
-      parts.add(new DocumentPart(items.get(i), path(key) + "[" + i + "]", unit));
+      parts.add(
+          new DocumentPart(kind.type(), variant, items.get(i), path(key) + "[" + i + "]", unit));
     }
     return parts;
+  }
+
+  /** Prices by name, in a part of their own. */
+  Prices prices(String key) {
+    Kind.Prices kind = kind(key, Kind.Prices.class);
+    return new Prices(kind.price(), new DocumentPart(NOTHING, "", need(key), path(key), unit));
+  }
+
+  private static final PartType NOTHING =
+      new PartType("prices", "", List.of(), List.of(), List.of());
+
+  /** An object of prices by name. */
+  record Prices(Kind.Decimal price, DocumentPart part) {
+    List<String> names() {
+      return List.copyOf(part.node.propertyNames());
+    }
+
+    BigDecimal get(String name) {
+      return part.number(part.node.get(name), name, price);
+    }
+
+    Refusal refuse(String name, String reason) {
+      return part.refuse(name, reason);
+    }
   }
 
   /** The items of a list; none when the field is absent. */
@@ -323,15 +391,26 @@ final class DocumentPart {
     return List.copyOf(found.get().values());
   }
 
-  /** Refuses fields that were not asked for: a mistyped name must not be passed over. */
+  /**
+   * Refuses fields that the grammar doesn't have here: a mistyped name must not be passed over.
+   *
+   * @throws IllegalStateException when the grammar has one that nobody asked for
+   */
   void end() {
+    List<Field> here = type.fields().stream().filter(f -> f.fits(variant)).toList();
     for (String key : node.propertyNames()) {
-      if (!read.contains(key)) {
+      if (here.stream().noneMatch(f -> f.name().equals(key))) {
+        String known = here.stream().map(Field::name).sorted().collect(Collectors.joining(", "));
         throw refuse(
             key,
-            "is not a field of a rule sheet here. Known: "
-                + read.stream().sorted().collect(Collectors.joining(", "))
-                + ".");
+            type.field(key).isPresent()
+                ? "does not go with “" + variant + "”. Known here: " + known + "."
+                : "is not a field of a rule sheet here. Known: " + known + ".");
+      }
+    }
+    for (Field field : here) {
+      if (!read.contains(field.name())) {
+        throw new IllegalStateException("Nobody reads " + path(field.name()) + ".");
       }
     }
   }

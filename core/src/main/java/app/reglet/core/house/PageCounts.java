@@ -2,6 +2,7 @@ package app.reglet.core.house;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Specification;
+import app.reglet.core.house.grammar.Grammar;
 import java.util.List;
 import java.util.Optional;
 
@@ -11,10 +12,12 @@ import java.util.Optional;
  */
 public final class PageCounts {
   private final Optional<PageLimit> limit;
+  private final OddCount odd;
   private final List<SpineRule.Steps.Row> rows;
 
-  private PageCounts(Optional<PageLimit> limit, List<SpineRule.Steps.Row> rows) {
+  private PageCounts(Optional<PageLimit> limit, OddCount odd, List<SpineRule.Steps.Row> rows) {
     this.limit = limit;
+    this.odd = odd;
     this.rows = rows;
   }
 
@@ -28,7 +31,7 @@ public final class PageCounts {
     } catch (Refusal r) {
       // no spine rule for this paper and ink: said where the sheet is measured
     }
-    return new PageCounts(rules.pagesFor(spec), rows);
+    return new PageCounts(rules.pagesFor(spec), rules.odd(), rows);
   }
 
   /** The limit that the sheet states, if it does. */
@@ -36,9 +39,16 @@ public final class PageCounts {
     return limit;
   }
 
+  /** What an odd count becomes. */
+  public OddCount odd() {
+    return odd;
+  }
+
   public boolean allows(int pages) {
-    return (limit.isEmpty() || limit.get().allows(pages))
-        && (rows.isEmpty() || rows.stream().anyMatch(r -> pages >= r.from() && pages <= r.to()));
+    int bound = odd.bound(pages);
+    return !odd.refuses(pages)
+        && (limit.isEmpty() || limit.get().allows(bound))
+        && (rows.isEmpty() || rows.stream().anyMatch(r -> bound >= r.from() && bound <= r.to()));
   }
 
   /** The smallest count there is, empty when the sheet sets no lower end. */
@@ -48,7 +58,7 @@ public final class PageCounts {
 
   /** The largest count there is, empty when the sheet sets no upper end. */
   public Optional<Integer> most() {
-    return bounded() ? below(RuleSheetReader.MOST_PAGES) : Optional.empty();
+    return bounded() ? below(Grammar.MOST_PAGES) : Optional.empty();
   }
 
   private boolean bounded() {
@@ -57,7 +67,7 @@ public final class PageCounts {
 
   /** The nearest allowed count at or below this one. */
   public Optional<Integer> below(int pages) {
-    for (int n = Math.min(pages, RuleSheetReader.MOST_PAGES); n >= 1; n--) {
+    for (int n = Math.min(pages, Grammar.MOST_PAGES); n >= 1; n--) {
       if (allows(n)) {
         return Optional.of(n);
       }
@@ -67,7 +77,7 @@ public final class PageCounts {
 
   /** The nearest allowed count at or above this one. */
   public Optional<Integer> above(int pages) {
-    for (int n = Math.max(1, pages); n <= RuleSheetReader.MOST_PAGES; n++) {
+    for (int n = Math.max(1, pages); n <= Grammar.MOST_PAGES; n++) {
       if (allows(n)) {
         return Optional.of(n);
       }

@@ -13,7 +13,6 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Edges;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -26,17 +25,6 @@ import java.util.List;
  * trade, no single source.
  */
 public final class Measuring {
-  /** Above this no book is bound in one piece; such a count is a slip of the hand. */
-  public static final int MOST_PAGES = 20_000;
-
-  /** Longest side of a page, and widest flap, that is measured. */
-  public static final Length LARGEST_TRIM = Length.of(1500, Unit.MM);
-
-  /** Widest spine that a house may tell. */
-  public static final Length WIDEST_SPINE = Length.of(300, Unit.MM);
-
-  private static final Length SMALLEST_TRIM = Length.of(20, Unit.MM);
-
   private final RuleSheet house;
   private final BindingRules rules;
   private final Specification spec;
@@ -60,8 +48,8 @@ public final class Measuring {
       house.stock(spec.stock());
       house.ink(spec.ink());
     }
-    checkFacts(spec);
-    this.spine = SpineWidth.of(rules.spineFor(spec), spec);
+    FactLimits.check(spec);
+    this.spine = SpineWidth.of(rules.spineFor(spec), spec, rules.odd().bound(spec.pages()));
     if (spine.stated().isNegative()) {
       throw new Refusal(
           "pages",
@@ -80,50 +68,6 @@ public final class Measuring {
    */
   public static Wrap measure(Specification spec, RuleSheet house) {
     return new Measuring(spec, house).build();
-  }
-
-  private static void checkFacts(Specification spec) {
-    spec.flaps().ifPresent(f -> List.of(f.front(), f.back()).forEach(Measuring::checkFlap));
-    spec.toldSpine()
-        .filter(t -> t.width().isNegative() || t.width().isMoreThan(WIDEST_SPINE))
-        .ifPresent(
-            t -> {
-              throw new Refusal(
-                  "spine",
-                  "A spine of "
-                      + t.width().print(Unit.MM)
-                      + " can't be: from 0 to 300 mm (11.811 in).");
-            });
-    if (spec.pages() < 1) {
-      throw new Refusal(
-          "pages", "A book has at least 1 page; " + spec.pages() + " can't be measured.");
-    }
-    if (spec.pages() > MOST_PAGES) {
-      throw new Refusal(
-          "pages",
-          String.format(
-              java.util.Locale.ROOT,
-              "%,d pages can't be bound in one piece; Reglet measures up to %,d.",
-              spec.pages(),
-              MOST_PAGES));
-    }
-    for (Length side : List.of(spec.trim().width(), spec.trim().height())) {
-      if (side.isLessThan(SMALLEST_TRIM) || side.isMoreThan(LARGEST_TRIM)) {
-        throw new Refusal(
-            "trim",
-            "A side of "
-                + side.print(Unit.MM)
-                + " is outside what Reglet measures: each side from 20 mm (0.7874 in) to 1500 mm (59.0551 in).");
-      }
-    }
-  }
-
-  private static void checkFlap(Length flap) {
-    if (flap.isNegative() || flap.isMoreThan(LARGEST_TRIM)) {
-      throw new Refusal(
-          "flaps",
-          "A flap of " + flap.print(Unit.MM) + " can't be: from 0 to 1500 mm (59.0551 in).");
-    }
   }
 
   private Wrap build() {
@@ -262,7 +206,9 @@ public final class Measuring {
   }
 
   private Wrap assemble() {
-    down.add(new Sum.Term(2, margin.top(), turnIn ? "turn-in" : "bleed"));
+    String edge = turnIn ? "turn-in" : "bleed";
+    down.add(new Sum.Term(2, margin.top(), edge));
+    margin = StatedPage.of(house, spec.binding()).widened(margin, across, down, edge);
     Sum widthSum = Sum.of("sheet width", across);
     Sum heightSum = Sum.of("sheet height", down);
     Size sheet = new Size(widthSum.result(), heightSum.result());

@@ -8,6 +8,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -155,17 +156,35 @@ public final class Pages {
             w.trimmed().top(),
             of.get(of.size() - 1).trim().right(),
             w.trimmed().bottom());
-    Edges margin =
-        new Edges(
-            w.margin().top(),
-            trim.right().equals(w.trimmed().right()) ? w.margin().right() : foldBleed,
-            w.margin().bottom(),
-            trim.left().equals(w.trimmed().left()) ? w.margin().left() : foldBleed);
+    boolean outerRight = trim.right().equals(w.trimmed().right());
+    boolean outerLeft = trim.left().equals(w.trimmed().left());
+    List<Sum.Term> across = new ArrayList<>();
+    for (Panel p : of) {
+      across.add(
+          new Sum.Term(1, p.trim().width(), p.kind().title().toLowerCase(Locale.ROOT) + " width"));
+    }
+    Length left = outerLeft ? w.margin().left() : foldBleed;
+    Length right = outerRight ? w.margin().right() : foldBleed;
+    String edge = w.turnIn() ? "turn-in" : "bleed";
+    if (left.equals(right)) {
+      across.add(new Sum.Term(2, left, edge));
+    } else {
+      across.add(new Sum.Term(1, outerRight ? right : left, edge));
+      across.add(new Sum.Term(1, foldBleed, "bleed past the fold"));
+    }
+    // what rounding adds to a part lies past the fold, where the neighbour's art goes on; a part
+    // without bleed there stays exact
+    StatedPage stated = StatedPage.of(w.house(), w.spec().binding());
+    if (stated.applies() && foldBleed.isPositive()) {
+      Length more = stated.term(across, "bleed past the fold");
+      left = outerLeft ? left : left.plus(more);
+      right = outerLeft ? right.plus(more) : right;
+    }
+    Edges margin = new Edges(w.margin().top(), right, w.margin().bottom(), left);
     Box place = trim.outset(margin);
     Length dx = place.left().negate();
     Length dy = place.top().negate();
     List<Panel> panels = new ArrayList<>();
-    List<Sum.Term> across = new ArrayList<>();
     for (int i = 0; i < of.size(); i++) {
       Panel p = of.get(i);
       Box box = p.trim().moved(dx, dy);
@@ -177,9 +196,6 @@ public final class Pages {
                   margin.bottom(),
                   i == 0 ? margin.left() : Length.ZERO));
       panels.add(new Panel(p.kind(), box, art, p.safe().moved(dx, dy)));
-      across.add(
-          new Sum.Term(
-              1, box.width(), p.kind().title().toLowerCase(java.util.Locale.ROOT) + " width"));
     }
     List<Zone> zones = new ArrayList<>();
     for (Zone z : w.zones()) {
@@ -192,14 +208,6 @@ public final class Pages {
             .filter(f -> f.x().isMoreThan(trim.left()) && f.x().isLessThan(trim.right()))
             .map(f -> new Fold(f.x().plus(dx), f.between(), f.and()))
             .toList();
-    String edge = w.turnIn() ? "turn-in" : "bleed";
-    if (margin.left().equals(margin.right())) {
-      across.add(new Sum.Term(2, margin.left(), edge));
-    } else {
-      boolean outerRight = trim.right().equals(w.trimmed().right());
-      across.add(new Sum.Term(1, outerRight ? margin.right() : margin.left(), edge));
-      across.add(new Sum.Term(1, foldBleed, "bleed past the fold"));
-    }
     Sum width = Sum.of("sheet width", across);
     return page(
         w, page, place, trim.moved(dx, dy), margin, panels, folds, zones, width, w.height());

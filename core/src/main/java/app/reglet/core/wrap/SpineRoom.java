@@ -15,10 +15,7 @@ public record SpineRoom(boolean printed, Length band, Length least) {
   public static SpineRoom of(Wrap wrap) {
     SpineTypeRule rule = wrap.rules().spineType();
     Length band = wrap.panel(PanelKind.SPINE).map(p -> p.safe().width()).orElse(Length.ZERO);
-    return new SpineRoom(
-        band.isPositive() && rule.allows(wrap.spec().pages(), wrap.spine().stated()),
-        band,
-        rule.leastSize());
+    return new SpineRoom(band.isPositive() && wrap.printsOnSpine(), band, rule.leastSize());
   }
 
   /**

@@ -14,11 +14,12 @@ import app.reglet.core.measure.Unit;
  * @param stated after it
  * @param by the rule it comes from
  * @param spec the facts it was computed for
+ * @param bound the sides that are bound: the pages, and a blank one where the house adds it
  */
-public record SpineWidth(Length exact, Length stated, SpineCase by, Specification spec) {
-  static SpineWidth of(SpineCase by, Specification spec) {
-    Length exact = by.rule().exact(spec);
-    return new SpineWidth(exact, by.rounding().apply(exact), by, spec);
+public record SpineWidth(Length exact, Length stated, SpineCase by, Specification spec, int bound) {
+  static SpineWidth of(SpineCase by, Specification spec, int bound) {
+    Length exact = by.rule().exact(spec.withPages(bound));
+    return new SpineWidth(exact, by.rounding().apply(exact), by, spec, bound);
   }
 
   /** {@code 100 × 0.002252 = 0.2252 in}, with the rounding where the house rounds. */
@@ -27,7 +28,10 @@ public record SpineWidth(Length exact, Length stated, SpineCase by, Specificatio
       return "none";
     }
     String sum =
-        by.rule().working(spec, unit)
+        (bound == spec.pages()
+                ? ""
+                : spec.pages() + " pages + " + (bound - spec.pages()) + " blank = " + bound + "; ")
+            + by.rule().working(spec.withPages(bound), unit)
             + (exact.isExactIn(unit, 6) ? " = " : " ≈ ")
             + exact.print(unit);
     return by.rounding().isNone() || exact.equals(stated)

@@ -96,6 +96,16 @@ public record Wrap(
         : kind.title();
   }
 
+  /** The sides that are bound: the pages, and a blank one where the house adds it. */
+  public int boundPages() {
+    return spine.bound();
+  }
+
+  /** Whether the house prints words on a spine of this width in a book of so many pages. */
+  public boolean printsOnSpine() {
+    return rules.spineType().allows(boundPages(), spine.stated());
+  }
+
   /** The whole sheet as a box. */
   public Box sheetBox() {
     return new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height());

@@ -42,6 +42,7 @@ public final class WrapDocument {
     facts.put("binding", wrap.spec().binding().id());
     facts.set("trim", size(wrap.spec().trim()));
     facts.put("pages", wrap.spec().pages());
+    facts.put("boundPages", wrap.boundPages());
     facts.put("stock", wrap.spec().stock());
     facts.put("ink", wrap.spec().ink());
     facts.put("turn", wrap.spec().turn().id());
@@ -69,7 +70,7 @@ public final class WrapDocument {
     safe.set("drift", length(s.drift()));
     SpineTypeRule type = wrap.rules().spineType();
     ObjectNode spineType = root.putObject("spineType");
-    spineType.put("allowed", type.allows(wrap.spec().pages(), wrap.spine().stated()));
+    spineType.put("allowed", wrap.printsOnSpine());
     wrap.panel(PanelKind.SPINE).ifPresent(p -> spineType.set("band", length(p.safe().width())));
     spineType.put("direction", type.direction().id());
     wrap.rules()

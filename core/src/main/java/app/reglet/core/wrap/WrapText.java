@@ -86,7 +86,7 @@ public final class WrapText {
 
   private String spineType(Wrap w, Panel spine) {
     SpineTypeRule rule = w.rules().spineType();
-    if (!rule.allows(w.spec().pages(), w.spine().stated())) {
+    if (!w.printsOnSpine()) {
       return "not allowed";
     }
     return "at most "

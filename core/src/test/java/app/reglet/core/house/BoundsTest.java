@@ -37,7 +37,7 @@ public class BoundsTest {
 
   @Test(dataProvider = "tooMuch", timeOut = 20_000)
   public void isRefusedNamingThePlace(String json, String sentence) {
-    assertThatThrownBy(() -> RuleSheetReader.parse(json))
+    assertThatThrownBy(() -> RuleSheetDocument.parse(json))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining(sentence);
     assertThat(RuleSheetReader.problems(json)).hasSize(1);
@@ -45,8 +45,8 @@ public class BoundsTest {
 
   @Test
   public void whatIsJustWithinIsRead() {
-    assertThat(RuleSheetReader.parse("{\"a\": 1e59}").get("a").isNumber()).isTrue();
-    assertThat(RuleSheetReader.parse("{\"a\": [" + "1,".repeat(1999) + "1]}").get("a").size())
+    assertThat(RuleSheetDocument.parse("{\"a\": 1e59}").get("a").isNumber()).isTrue();
+    assertThat(RuleSheetDocument.parse("{\"a\": [" + "1,".repeat(1999) + "1]}").get("a").size())
         .isEqualTo(2000);
   }
 }

@@ -3,13 +3,12 @@ package app.reglet.core.house;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.house.grammar.RuleSheetSchema;
 import com.networknt.schema.Error;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
@@ -25,12 +24,8 @@ public class SchemaTest {
   private static final Schema SCHEMA = schema();
 
   private static Schema schema() {
-    try (InputStream in = RuleSheet.class.getResourceAsStream("/rule-sheet.schema.json")) {
-      return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-          .getSchema(new String(in.readAllBytes(), StandardCharsets.UTF_8));
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
-    }
+    return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        .getSchema(RuleSheetSchema.write());
   }
 
   private static List<Error> judge(String json) {
@@ -42,9 +37,18 @@ public class SchemaTest {
     return Houses.ids().stream().map(id -> new Object[] {id}).toArray(Object[][]::new);
   }
 
+  /** A shipped sheet; Gannet's with the fields that no shipped sheet uses. */
+  private static String text(String id) {
+    String text = Houses.text(id);
+    return id.equals("gannet-and-gauge")
+        ? text.replace("\"tolerance\":", "\"pageSize\": \"stated\", \"tolerance\":")
+            .replaceFirst("\"spine\": \\[", "\"odd\": \"refuse\", \"spine\": [")
+        : text;
+  }
+
   @Test(dataProvider = "shipped")
   public void shippedSheetsAreValid(String id) {
-    assertThat(judge(Houses.text(id))).isEmpty();
+    assertThat(judge(text(id))).isEmpty();
   }
 
   /** What the schema refuses the reader refuses too: each field in turn missing, renamed or odd. */
@@ -75,7 +79,7 @@ public class SchemaTest {
   }
 
   private static List<Mutation> mutations(String id) {
-    JsonNode original = JSON.readTree(Houses.text(id));
+    JsonNode original = JSON.readTree(text(id));
     List<Mutation> all = new ArrayList<>();
     for (String path : paths(original, "")) {
       for (Object odd :

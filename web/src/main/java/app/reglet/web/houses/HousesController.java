@@ -1,11 +1,10 @@
 package app.reglet.web.houses;
 
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.house.grammar.RuleSheetSchema;
 import app.reglet.core.wrap.ExampleRun;
 import app.reglet.web.shell.Downloads;
 import app.reglet.web.shell.Gone;
-import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -86,11 +85,9 @@ public class HousesController {
 
   /** The published JSON Schema of rule sheets. */
   @GetMapping("/houses/rule-sheet.schema.json")
-  ResponseEntity<byte[]> schema() throws IOException {
-    try (InputStream in = RuleSheet.class.getResourceAsStream("/rule-sheet.schema.json")) {
-      return ResponseEntity.ok()
-          .contentType(MediaType.parseMediaType("application/schema+json"))
-          .body(in.readAllBytes());
-    }
+  ResponseEntity<byte[]> schema() {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("application/schema+json"))
+        .body(RuleSheetSchema.write().getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -2,7 +2,9 @@ package app.reglet.web.houses;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.house.RuleSheetDocument;
 import app.reglet.core.house.RuleSheetReader;
+import app.reglet.core.house.grammar.Grammar;
 import app.reglet.core.wrap.ExampleRun;
 import app.reglet.web.shell.Broken;
 import app.reglet.web.shell.Conflict;
@@ -68,7 +70,7 @@ public class SheetDrafts {
    */
   static ObjectNode tree(HouseDraft draft) {
     try {
-      if (RuleSheetReader.parse(draft.getDocument()) instanceof ObjectNode root) {
+      if (RuleSheetDocument.parse(draft.getDocument()) instanceof ObjectNode root) {
         return root;
       }
       throw new Refusal("It is no object in { }.");
@@ -109,7 +111,7 @@ public class SheetDrafts {
   @Transactional
   public HouseDraft begin() {
     ObjectNode root = JSON.createObjectNode();
-    root.put("format", RuleSheetReader.FORMAT);
+    root.put("format", Grammar.FORMAT);
     root.put("unit", "in");
     root.putArray("stocks").addObject();
     root.putArray("inks").addObject().put("id", "black").put("name", "Black");
@@ -121,7 +123,7 @@ public class SheetDrafts {
   @Transactional
   public HouseDraft copy(String houseId) {
     ObjectNode root =
-        (ObjectNode) RuleSheetReader.parse(houses.document(houseId, houses.version(houseId)));
+        (ObjectNode) RuleSheetDocument.parse(houses.document(houseId, houses.version(houseId)));
     root.put("id", freeId(houseId + "-copy"));
     root.put("name", houses.get(houseId).name() + ", copy");
     return keep(null, root);
@@ -135,7 +137,7 @@ public class SheetDrafts {
   @Transactional
   public HouseDraft mend(String houseId, int version) {
     try {
-      if (RuleSheetReader.parse(houses.document(houseId, version)) instanceof ObjectNode root) {
+      if (RuleSheetDocument.parse(houses.document(houseId, version)) instanceof ObjectNode root) {
         root.put("id", freeId(houseId + "-mended"));
         return keep(null, root);
       }
@@ -181,7 +183,7 @@ public class SheetDrafts {
             keep(
                 houseId,
                 (ObjectNode)
-                    RuleSheetReader.parse(houses.document(houseId, houses.version(houseId)))));
+                    RuleSheetDocument.parse(houses.document(houseId, houses.version(houseId)))));
   }
 
   /**
@@ -190,16 +192,16 @@ public class SheetDrafts {
    */
   @Transactional
   public HouseDraft importDocument(String text) {
-    JsonNode root = RuleSheetReader.parse(text);
+    JsonNode root = RuleSheetDocument.parse(text);
     if (!(root instanceof ObjectNode object)) {
       throw new Refusal("file", "This JSON is no rule sheet: a sheet is an object in { }.");
     }
     JsonNode format = object.get("format");
-    if (format == null || !RuleSheetReader.FORMAT.equals(format.asString(""))) {
+    if (format == null || !Grammar.FORMAT.equals(format.asString(""))) {
       throw new Refusal(
           "file",
           "This JSON does not say that it is a rule sheet: its field “format” must be “"
-              + RuleSheetReader.FORMAT
+              + Grammar.FORMAT
               + "”.");
     }
     String id = object.get("id") == null ? "" : object.get("id").asString("");
@@ -249,7 +251,7 @@ public class SheetDrafts {
       root.put("id", draft.getHouseId());
     }
     String document = JSON.writeValueAsString(root);
-    RuleSheetReader.parse(document); // one that could not be opened again is not kept
+    RuleSheetDocument.parse(document); // one that could not be opened again is not kept
     draft.write(name(root), document, clock.instant());
     return drafts.saveAndFlush(draft);
   }
@@ -274,7 +276,7 @@ public class SheetDrafts {
     }
     String indented =
         JSON.writerWithDefaultPrettyPrinter()
-            .writeValueAsString(RuleSheetReader.parse(draft.getDocument()));
+            .writeValueAsString(RuleSheetDocument.parse(draft.getDocument()));
     RuleSheet published = houses.publish(indented);
     drafts.delete(draft);
     return published;

@@ -2,11 +2,13 @@ package app.reglet.web.houses;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
-import java.math.BigDecimal;
+import app.reglet.core.house.grammar.Field;
+import app.reglet.core.house.grammar.Grammar;
+import app.reglet.core.house.grammar.Kind;
+import app.reglet.core.house.grammar.PartType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -16,42 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
  * so that the reader refuses it by name and nothing is lost.
  */
 final class SheetEdit {
-  private static final Set<String> NUMBERS =
-      Set.of(
-          "bindings.spine.pagesPerInch",
-          "bindings.spine.gsm",
-          "bindings.spine.bulk",
-          "bindings.spine.volume",
-          "bindings.cost.fixed");
-  private static final Set<String> COUNTS =
-      Set.of(
-          "bindings.spine.rows.from",
-          "bindings.spine.rows.to",
-          "bindings.pages.least",
-          "bindings.pages.most",
-          "bindings.pages.multiple",
-          "bindings.spineType.leastPages",
-          "files.wantedPpi",
-          "files.leastPpi",
-          "files.mostMegabytes",
-          "examples.pages");
-  private static final Set<String> LINES = Set.of("bindings.trims.listed", "bindings.pages.trims");
-  private static final Set<String> CHOICES =
-      Set.of(
-          "bindings.spine.stocks", "bindings.spine.inks", "bindings.pages.stocks", "files.formats");
-
-  /** Objects that say something by being there at all. */
-  private static final Set<String> PRESENT = Set.of("bindings.inside", "bindings.parts");
-
-  private static final Map<String, Set<String>> OF_KIND =
-      Map.of(
-          "caliper-per-page", Set.of("perPage", "add"),
-          "paper-ppi", Set.of("pagesPerInch", "add"),
-          "grammage-bulk", Set.of("gsm", "bulk", "volume", "add"),
-          "steps", Set.of("rows"),
-          "told", Set.of(),
-          "none", Set.of());
-  private static final Set<String> OF_EVERY_RULE = Set.of("kind", "stocks", "inks", "rounding");
+  private static final Kind ANY_TEXT = new Kind.Text("", "");
 
   private final ObjectNode root;
 
@@ -97,51 +64,12 @@ final class SheetEdit {
   }
 
   private void take(SheetPath path, String[] values) {
-    String kind = path.kind();
-    String text = values[0].replace("\u0000", "").strip();
-    if (CHOICES.contains(kind)) {
-      path.set(root, texts(List.of(values)));
-    } else if (PRESENT.contains(kind)) {
-      if (path.in(root) == null) {
-        path.set(root, root.objectNode());
-      }
-    } else if (kind.equals("bindings.case.hingeAdded")) {
-      path.set(root, root.booleanNode(true));
-    } else if (LINES.contains(kind)) {
-      path.set(root, texts(text.lines().flatMap(l -> List.of(l.split(";")).stream()).toList()));
-    } else if (text.isEmpty()) {
-      path.set(root, null);
-    } else if (NUMBERS.contains(kind) || kind.startsWith("bindings.cost.perPage.")) {
-      path.set(root, number(text, "-?\\d{1,20}(\\.\\d{1,20})?"));
-    } else if (COUNTS.contains(kind)) {
-      path.set(root, number(text, "-?\\d{1,20}"));
-    } else {
-      path.set(root, root.stringNode(text));
-    }
+    Kind kind = Grammar.at(path.kind()).map(Field::kind).orElse(ANY_TEXT);
+    path.set(root, kind.accept(new TypedField(root, path, values)));
   }
 
   private void untick(SheetPath path) {
     path.set(root, null);
-  }
-
-  private ArrayNode texts(List<String> values) {
-    ArrayNode list = root.arrayNode();
-    values.stream().map(String::strip).filter(v -> !v.isEmpty()).forEach(list::add);
-    return list.isEmpty() ? null : list;
-  }
-
-  /** A number, with a decimal comma and digits of any script; else the text as typed. */
-  private JsonNode number(String text, String form) {
-    StringBuilder plain = new StringBuilder();
-    text.codePoints()
-        .filter(c -> c != ' ' && c != '\u00a0' && c != '\u202f')
-        .forEach(
-            c ->
-                plain.appendCodePoint(
-                    Character.isDigit(c) ? '0' + Character.digit(c, 10) : c == ',' ? '.' : c));
-    return plain.toString().matches(form)
-        ? root.numberNode(new BigDecimal(plain.toString()))
-        : root.stringNode(text);
   }
 
   private static List<JsonNode> items(JsonNode list) {
@@ -151,13 +79,14 @@ final class SheetEdit {
   }
 
   private static void keepOfKind(ObjectNode rule) {
-    JsonNode kind = rule.get("kind");
-    Set<String> of = kind == null ? null : OF_KIND.get(kind.asString(""));
-    if (of == null) {
+    PartType type = Grammar.type("bindings.spine");
+    String kind = rule.get("kind") == null ? "" : rule.get("kind").asString("");
+    if (!(type.field("kind").orElseThrow().kind() instanceof Kind.Choice choice)
+        || !choice.values().contains(kind)) {
       return;
     }
     for (String name : new ArrayList<>(rule.propertyNames())) {
-      if (!of.contains(name) && !OF_EVERY_RULE.contains(name)) {
+      if (type.field(name).filter(f -> f.fits(kind)).isEmpty()) {
         rule.remove(name);
       }
     }
@@ -177,13 +106,18 @@ final class SheetEdit {
           continue;
         }
         prune(child, path);
-        if (child.isObject() && child.isEmpty() && !PRESENT.contains(path)) {
+        if (child.isObject() && child.isEmpty() && !says(path)) {
           object.remove(name);
         }
       }
     } else if (node instanceof ArrayNode array) {
       array.forEach(item -> prune(item, kind));
     }
+  }
+
+  /** Whether an object says something by being there at all. */
+  private static boolean says(String path) {
+    return Grammar.at(path).map(Field::kind).orElse(ANY_TEXT) instanceof Kind.One one && one.says();
   }
 
   /**
@@ -235,9 +169,8 @@ final class SheetEdit {
       }
       item.put("binding", wanted);
       ObjectNode rule = item.putArray("spine").addObject();
-      boolean spineless = binding == Binding.SADDLE_STITCHED || binding == Binding.EBOOK;
-      rule.put("kind", spineless ? "none" : "caliper-per-page");
-      if (binding != Binding.EBOOK) {
+      rule.put("kind", binding.hasSpine() ? "caliper-per-page" : "none");
+      if (binding.hasPages()) {
         item.putArray("pages").addObject();
       }
     } else if (path.kind().equals("bindings.spine")) {

@@ -1,143 +1,146 @@
 package app.reglet.web.houses;
 
 import app.reglet.core.book.Binding;
+import app.reglet.core.house.grammar.Grammar;
+import app.reglet.core.house.grammar.Kind;
+import app.reglet.core.house.grammar.PartType;
 import app.reglet.web.houses.SheetForm.BindingForm;
 import app.reglet.web.houses.SheetForm.Field;
+import app.reglet.web.houses.SheetForm.Group;
 import app.reglet.web.houses.SheetForm.Item;
 import app.reglet.web.houses.SheetForm.Option;
+import app.reglet.web.houses.SheetForm.RuleForm;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
-/** The fields of a whole rule sheet. */
-final class SheetFields extends FormFields {
+/** Lays the fields of a rule sheet out as a form; which there are the grammar says. */
+final class SheetFields {
+  private static final String COUNTS = "Page counts";
+
+  private final FormFields fields;
   private final boolean idIsFixed;
 
   SheetFields(JsonNode root, boolean idIsFixed) {
-    super(root);
+    this.fields = new FormFields(root);
     this.idIsFixed = idIsFixed;
   }
 
   SheetForm form() {
     List<Field> general = new ArrayList<>();
-    general.add(text("name", "Name", "as people say it"));
-    if (!idIsFixed) {
-      general.add(text("id", "Short name", "small letters, digits, hyphens"));
-    }
-    general.add(
-        select(
-            "unit",
-            "States figures in",
-            option("in", "inches"),
-            option("mm", "millimetres"),
-            option("px", "pixels (an ebook shop)")));
-    general.add(text("about", "About", "a line for people"));
-    BindingFields each = new BindingFields(root);
-    List<BindingForm> bindings = new ArrayList<>();
-    for (String path : items("bindings")) {
-      bindings.add(each.binding(path));
+    for (app.reglet.core.house.grammar.Field f : Grammar.SHEET.fields()) {
+      boolean object = f.kind() instanceof Kind.One;
+      if (!object && !(idIsFixed && f.name().equals("id"))) {
+        general.addAll(fields.of(f, "", "", ""));
+      }
     }
     return new SheetForm(
         general,
-        stocks(),
-        rows(
-            "inks",
-            p ->
-                List.of(
-                    text(p + ".id", "Short name", "black"), text(p + ".name", "Name", "Black"))),
-        bindings,
-        files(),
-        rows("examples", this::example),
+        rows("stocks"),
+        rows("inks"),
+        fields.items("bindings").stream().map(this::binding).toList(),
+        fields.of(Grammar.type("files"), "files", ""),
+        fields.items("examples").stream().map(this::example).toList(),
         addable());
   }
 
   private List<Option> addable() {
-    List<String> there = items("bindings").stream().map(p -> text(at(p + ".binding"))).toList();
+    List<String> there =
+        fields.items("bindings").stream().map(p -> fields.valueAt(p + ".binding")).toList();
     return Arrays.stream(Binding.values())
-        .filter(b -> !there.contains(b.id()) && shop == (b == Binding.EBOOK))
-        .map(b -> option(b.id(), b.title()))
+        .filter(b -> !there.contains(b.id()) && fields.isShop() == b.isInPixels())
+        .map(b -> new Option(b.id(), b.title(), false))
         .toList();
   }
 
-  private List<Item> stocks() {
-    return rows(
-        "stocks",
-        p ->
-            List.of(
-                text(p + ".id", "Short name", "cream"),
-                text(p + ".name", "Name", "Cream, 60 lb"),
-                select(
-                    p + ".shade",
-                    "Kind",
-                    option("", "not said"),
-                    option("white", "white"),
-                    option("cream", "cream"),
-                    option("coated", "coated"),
-                    option("other", "other"))));
+  private List<Item> rows(String list) {
+    PartType type = Grammar.type(list);
+    return fields.items(list).stream().map(p -> new Item(p, fields.of(type, p, ""))).toList();
   }
 
-  private List<Field> files() {
-    List<Field> fields = new ArrayList<>();
-    fields.add(figure("files.tolerance", "Sheet tolerance, either way", "0.02 in", "0.5 mm"));
-    rounding("files.sheetRounding", "Sheet stated to", fields);
-    fields.add(figure("files.wantedPpi", "Pictures wanted, ppi", "300", "300"));
-    fields.add(figure("files.leastPpi", "at least, ppi", "200", "200"));
-    fields.add(figure("files.mostMegabytes", "Largest file, MB", "40", "40"));
-    fields.add(
-        choices(
-            "files.formats",
-            "Takes (none ticked: PDF)",
-            List.of(
-                option("pdf", "PDF"),
-                option("jpeg", "JPEG"),
-                option("tiff", "TIFF"),
-                option("png", "PNG"))));
-    return fields;
-  }
-
-  private List<Field> example(String p) {
-    Binding kind = Binding.byId(text(at(p + ".binding")));
-    List<Field> fields = new ArrayList<>();
-    fields.add(
-        select(
-            p + ".binding",
-            "Binding",
-            items("bindings").stream()
-                .map(b -> text(at(b + ".binding")))
-                .map(id -> option(id, Binding.byId(id) == null ? id : Binding.byId(id).title()))
-                .toArray(Option[]::new)));
-    fields.add(figure(p + ".trim", "Trim", "6 x 9 in", "A5"));
-    if (kind != Binding.EBOOK) {
-      fields.add(figure(p + ".pages", "Pages", "240", "320"));
-      fields.add(select(p + ".stock", "Paper", withNone(named("stocks"))));
-      fields.add(select(p + ".ink", "Ink", withNone(named("inks"))));
+  /** An example asks only for bindings of this sheet, and for a told spine where one is told. */
+  private Item example(String path) {
+    String variant = fields.valueAt(path + ".binding");
+    List<Option> offered = new ArrayList<>();
+    for (String b : fields.items("bindings")) {
+      String id = fields.valueAt(b + ".binding");
+      offered.add(new Option(id, title(id), id.equals(variant)));
     }
-    if (kind == Binding.FLAPPED || kind == Binding.DUST_JACKET) {
-      fields.add(figure(p + ".frontFlap", "Front flap", "", ""));
-      fields.add(figure(p + ".backFlap", "Back flap", "", ""));
+    List<Field> all = new ArrayList<>();
+    for (Field f : fields.of(Grammar.type("examples"), path, variant)) {
+      if (f.path().endsWith("].binding")) {
+        if (!variant.isEmpty() && offered.stream().noneMatch(Option::chosen)) {
+          offered.add(new Option(variant, title(variant) + " (not offered)", true));
+        }
+        all.add(new Field(f.path(), f.label(), f.kind(), f.value(), offered, f.hint()));
+      } else if (!f.path().endsWith(".toldSpine") || !f.value().isEmpty() || told(variant)) {
+        all.add(f);
+      }
     }
-    if (told(text(at(p + ".binding")))) {
-      fields.add(figure(p + ".toldSpine", "Spine as told", "", ""));
-    }
-    if (kind != Binding.EBOOK) {
-      fields.add(figure(p + ".spine", "Spine printed there", "0.6141 in", "23.5 mm"));
-    }
-    fields.add(figure(p + ".sheet", "Sheet printed there", "13.05 x 9.25 in", "325.5 x 216 mm"));
-    fields.add(text(p + ".source", "Where it stands", "Cover guide, page 4"));
-    return fields;
+    return new Item(path, all);
   }
 
   private boolean told(String binding) {
-    return items("bindings").stream()
-        .filter(b -> text(at(b + ".binding")).equals(binding))
-        .flatMap(b -> items(b + ".spine").stream())
-        .anyMatch(r -> text(at(r + ".kind")).equals("told"));
+    return fields.items("bindings").stream()
+        .filter(b -> fields.valueAt(b + ".binding").equals(binding))
+        .flatMap(b -> fields.items(b + ".spine").stream())
+        .anyMatch(r -> fields.valueAt(r + ".kind").equals("told"));
   }
 
-  private static Option[] withNone(List<Option> options) {
-    List<Option> all = new ArrayList<>(List.of(new Option("", "the first", false)));
-    all.addAll(options);
-    return all.toArray(Option[]::new);
+  private static String title(String binding) {
+    Binding known = Binding.byId(binding);
+    return known == null ? binding : known.title();
+  }
+
+  private BindingForm binding(String path) {
+    String variant = fields.valueAt(path + ".binding");
+    PartType type = Grammar.type("bindings");
+    Map<String, List<Field>> sections = new LinkedHashMap<>();
+    for (app.reglet.core.house.grammar.Field f : type.fields()) {
+      List<Field> shown = fields.of(f, path, variant, "");
+      if (!shown.isEmpty()) {
+        sections.computeIfAbsent(f.section(), s -> new ArrayList<>()).addAll(shown);
+      }
+    }
+    List<Field> counts = sections.containsKey(COUNTS) ? sections.remove(COUNTS) : List.of();
+    List<Item> limits = rows(path, "pages");
+    boolean counted = type.field("pages").orElseThrow().isAsked(variant) || !limits.isEmpty();
+    return new BindingForm(
+        path,
+        title(variant),
+        fields.items(path + ".spine").stream().map(this::rule).toList(),
+        counted,
+        limits,
+        counts,
+        sections.entrySet().stream().map(s -> new Group(s.getKey(), s.getValue())).toList());
+  }
+
+  private List<Item> rows(String path, String list) {
+    PartType type = Grammar.type("bindings." + list);
+    return fields.items(path + "." + list).stream()
+        .map(p -> new Item(p, fields.of(type, p, "")))
+        .toList();
+  }
+
+  private RuleForm rule(String path) {
+    String kind = fields.valueAt(path + ".kind");
+    PartType type = Grammar.type("bindings.spine");
+    boolean steps = type.field("rows").orElseThrow().of().contains(kind);
+    return new RuleForm(path, fields.of(type, path, kind), steps, steps ? steps(path) : List.of());
+  }
+
+  /** The table's rows, with three empty ones to go on typing in. */
+  private List<Item> steps(String path) {
+    PartType type = Grammar.type("bindings.spine.rows");
+    int there = fields.items(path + ".rows").size();
+    List<Item> rows = new ArrayList<>();
+    for (int i = 0; i < there + 3; i++) {
+      String row = path + ".rows[" + i + "]";
+      rows.add(new Item(row, fields.of(type, row, "")));
+    }
+    return rows;
   }
 }

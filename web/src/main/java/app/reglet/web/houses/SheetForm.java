@@ -50,9 +50,21 @@ record SheetForm(
   /** A titled group of fields. */
   record Group(String title, List<Field> fields) {}
 
-  /** What the sheet says of one binding. */
+  /**
+   * What the sheet says of one binding.
+   *
+   * @param counted whether page counts are asked for
+   * @param limits rows of page limits
+   * @param counts what else is said of counts
+   */
   record BindingForm(
-      String path, String title, List<RuleForm> rules, List<Item> limits, List<Group> groups) {}
+      String path,
+      String title,
+      List<RuleForm> rules,
+      boolean counted,
+      List<Item> limits,
+      List<Field> counts,
+      List<Group> groups) {}
 
   /** A complaint in the form's own words: the label of the field instead of its place. */
   public String sentence(Refusal problem) {
@@ -71,6 +83,7 @@ record SheetForm(
             Stream.of(
                     b.rules().stream().flatMap(r -> r.fields().stream()),
                     b.limits().stream().flatMap(i -> i.fields().stream()),
+                    b.counts().stream(),
                     b.groups().stream().flatMap(g -> g.fields().stream()))
                 .flatMap(f -> f);
         return b.title() + ", " + named(path, fields, path.substring(b.path().length()));

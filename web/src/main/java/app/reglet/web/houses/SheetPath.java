@@ -1,7 +1,7 @@
 package app.reglet.web.houses;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.house.RuleSheetReader;
+import app.reglet.core.house.grammar.Grammar;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -106,9 +106,9 @@ record SheetPath(List<Object> steps) {
 
   private static void put(JsonNode holder, Object step, JsonNode value, ObjectNode root) {
     if (holder instanceof ArrayNode array && step instanceof Integer i) {
-      if (i >= RuleSheetReader.MOST_ITEMS) {
+      if (i >= Grammar.MOST_ITEMS) {
         throw new Refusal(
-            "A list in a rule sheet has at most " + RuleSheetReader.MOST_ITEMS + " items here.");
+            "A list in a rule sheet has at most " + Grammar.MOST_ITEMS + " items here.");
       }
       while (array.size() <= i) {
         array.add(root.objectNode());

@@ -6,6 +6,7 @@ import app.reglet.core.check.OfferCheck;
 import app.reglet.core.compare.PageCurve;
 import app.reglet.core.compare.Spread;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FactLimits;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
@@ -93,7 +94,7 @@ public class WhatIfController {
   String at(@PathVariable Long id, @RequestParam int pages, Viewer viewer, Model model) {
     Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
-    fill(model, cover, Math.max(1, Math.min(Measuring.MOST_PAGES, pages)));
+    fill(model, cover, Math.max(1, Math.min(FactLimits.MOST_PAGES, pages)));
     model.addAttribute("answering", true);
     return "what-if :: answer";
   }

@@ -4,7 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.house.RuleSheetDocument;
 import app.reglet.core.house.RuleSheetReader;
+import app.reglet.core.house.grammar.Field;
+import app.reglet.core.house.grammar.Grammar;
+import app.reglet.core.house.grammar.Kind;
+import app.reglet.core.house.grammar.PartType;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +27,7 @@ public class SheetFormTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private static ObjectNode tree(String id) {
-    return (ObjectNode) RuleSheetReader.parse(ShippedSheets.text(id).orElseThrow());
+    return (ObjectNode) RuleSheetDocument.parse(ShippedSheets.text(id).orElseThrow());
   }
 
   /** What a browser sends of a form that nobody has touched. */
@@ -78,6 +84,7 @@ public class SheetFormTest {
                         r.rows().forEach(i -> all.addAll(i.fields()));
                       });
               b.limits().forEach(i -> all.addAll(i.fields()));
+              all.addAll(b.counts());
               b.groups().forEach(g -> all.addAll(g.fields()));
             });
     all.addAll(form.files());
@@ -111,6 +118,46 @@ public class SheetFormTest {
           .as(leaf)
           .isTrue();
     }
+  }
+
+  /** A field added to the grammar stands in the form without another line of code. */
+  @Test
+  public void everyFieldOfTheGrammarIsAskedForSomewhere() {
+    ObjectNode root = tree("gannet-and-gauge");
+    // all bindings, each with every kind of spine rule, and two papers and inks to choose from
+    root.withArray("inks").addObject().put("id", "colour").put("name", "Colour");
+    root.putArray("bindings");
+    for (Binding b : Binding.values()) {
+      ObjectNode binding = root.withArray("bindings").addObject().put("binding", b.id());
+      for (Kind.Option kind :
+          ((Kind.Choice) Grammar.at("bindings.spine.kind").orElseThrow().kind()).options()) {
+        binding.withArray("spine").addObject().put("kind", kind.value());
+      }
+      binding.withArray("pages").addObject();
+      root.withArray("examples").addObject().put("binding", b.id());
+    }
+    List<String> shown =
+        fields(SheetForm.of(root, false)).map(f -> SheetPath.parse(f.path()).kind()).toList();
+    List<String> missing = new ArrayList<>(places(Grammar.SHEET, ""));
+    assertThat(missing).contains("bindings.odd", "files.pageSize", "bindings.spine.rows.width");
+    missing.removeIf(p -> shown.contains(p) || shown.stream().anyMatch(s -> s.startsWith(p + ".")));
+    // what says which document and which binding it is can't be changed in a form
+    assertThat(missing).containsExactlyInAnyOrder("format", "bindings.binding");
+  }
+
+  private static List<String> places(PartType type, String at) {
+    List<String> found = new ArrayList<>();
+    for (Field f : type.fields()) {
+      String place = at.isEmpty() ? f.name() : at + "." + f.name();
+      if (f.kind() instanceof Kind.One one) {
+        found.addAll(places(one.type(), place));
+      } else if (f.kind() instanceof Kind.Many many) {
+        found.addAll(places(many.type(), place));
+      } else {
+        found.add(place);
+      }
+    }
+    return found;
   }
 
   private static List<String> leaves(JsonNode node, String at) {
