@@ -7,6 +7,34 @@ import java.util.Optional;
 
 /** What would mend a finding, as something a button can do. */
 public sealed interface Remedy {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R usePages(UsePages remedy);
+
+    R useTrim(UseTrim remedy);
+
+    R useFlaps(UseFlaps remedy);
+
+    R outsideOnly(OutsideOnly remedy);
+
+    R intoSafe(IntoSafe remedy);
+
+    R fitWords(FitWords remedy);
+
+    R toBleed(ToBleed remedy);
+
+    R clearOfBarcode(ClearOfBarcode remedy);
+
+    R behindBarcode(BehindBarcode remedy);
+
+    R takeOff(TakeOff remedy);
+
+    R placeBarcode(PlaceBarcode remedy);
+  }
+
   /** What the button says. */
   String label(Unit unit);
 
@@ -21,6 +49,11 @@ public sealed interface Remedy {
     public String label(Unit unit) {
       return "Use " + pages + " pages";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.usePages(this);
+    }
   }
 
   /** Take this trim size. */
@@ -28,6 +61,11 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Use " + trim.brief(unit);
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.useTrim(this);
     }
   }
 
@@ -43,6 +81,11 @@ public sealed interface Remedy {
               + flaps.back().print(unit)
               + " (back)";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.useFlaps(this);
+    }
   }
 
   /** Leave the inside of the cover unprinted. */
@@ -50,6 +93,11 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Print the outside only";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.outsideOnly(this);
     }
   }
 
@@ -64,6 +112,11 @@ public sealed interface Remedy {
     public String label(Unit unit) {
       return "Move into the safe zone";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.intoSafe(this);
+    }
   }
 
   /** Let the words shrink to their box. */
@@ -76,6 +129,11 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Fit the words to their box";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.fitWords(this);
     }
   }
 
@@ -90,6 +148,11 @@ public sealed interface Remedy {
     public String label(Unit unit) {
       return "Stretch to the bleed edge";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.toBleed(this);
+    }
   }
 
   /** Move words, or make their box smaller, so that they stand clear of the barcode area. */
@@ -103,6 +166,11 @@ public sealed interface Remedy {
     public String label(Unit unit) {
       return "Move clear of the barcode area";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.clearOfBarcode(this);
+    }
   }
 
   /** Put the piece behind the barcode. */
@@ -115,6 +183,11 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Send it behind the barcode";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.behindBarcode(this);
     }
   }
 
@@ -133,6 +206,11 @@ public sealed interface Remedy {
     public String label(Unit unit) {
       return "Take “" + name + "” off";
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.takeOff(this);
+    }
   }
 
   /** Put the barcode in its area. */
@@ -140,6 +218,11 @@ public sealed interface Remedy {
     @Override
     public String label(Unit unit) {
       return "Put the barcode in its area";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.placeBarcode(this);
     }
   }
 }

@@ -37,6 +37,9 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
 
   /** A colour that says itself what is printed. */
   sealed interface Solid extends Colour permits Rgb, Cmyk, Gray {
+    /** Hands itself to the method of its space. */
+    <R> R accept(Visitor<R> visitor);
+
     /**
      * About how it looks on a screen, sRGB as 0xRRGGBB. Without a press profile this is the plain
      * conversion of device colours (ISO 32000-1, 10.3), no proof.
@@ -53,6 +56,15 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
       int c = onScreen();
       return (0.2126 * (c >> 16 & 0xff) + 0.7152 * (c >> 8 & 0xff) + 0.0722 * (c & 0xff)) / 255;
     }
+  }
+
+  /** What can be done with a colour in each space; a space that is forgotten does not compile. */
+  interface Visitor<R> {
+    R rgb(Rgb colour);
+
+    R cmyk(Cmyk colour);
+
+    R gray(Gray colour);
   }
 
   /**
@@ -88,6 +100,11 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
     public double blue() {
       return (rgb & 0xff) / 255.0;
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.rgb(this);
+    }
   }
 
   /** Shares of the four process inks, 0 to 100 percent each. */
@@ -120,6 +137,11 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
     private int channel(double ink) {
       return (int) Math.round(255 * (1 - Math.min(100, ink + black) / 100));
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.cmyk(this);
+    }
   }
 
   /**
@@ -140,6 +162,11 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
     @Override
     public int onScreen() {
       return 0x010101 * (int) Math.round(255 * (1 - black / 100));
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.gray(this);
     }
   }
 

@@ -5,6 +5,16 @@ import app.reglet.core.measure.Length;
 
 /** A closed form drawn in the box of its piece. */
 public sealed interface Figure {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R rectangle(Rectangle figure);
+
+    R ellipse(Ellipse figure);
+  }
+
   /**
    * The box itself.
    *
@@ -16,10 +26,20 @@ public sealed interface Figure {
         throw new Refusal("A corner's radius is 0 or more; this would be " + radius + ".");
       }
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.rectangle(this);
+    }
   }
 
   /** The ellipse that touches the box on four sides. */
-  record Ellipse() implements Figure {}
+  record Ellipse() implements Figure {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.ellipse(this);
+    }
+  }
 
   Figure RECTANGLE = new Rectangle(Length.ZERO);
 }

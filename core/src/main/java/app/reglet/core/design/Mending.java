@@ -12,47 +12,82 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 
 /** Carries a finding's remedy out on a design. */
-public final class Mending {
+public final class Mending implements Remedy.Visitor<Design> {
   /** Between words and the barcode area. */
   private static final Length AIR = Length.mm("1");
 
   private static final Length LEAST = Length.mm("5");
 
+  private final Design design;
   private final Wrap wrap;
 
-  private Mending(Wrap wrap) {
+  private Mending(Design design, Wrap wrap) {
+    this.design = design;
     this.wrap = wrap;
   }
 
   /** The mended design; unchanged when the remedy is not of the design or its piece is gone. */
   public static Design apply(Remedy remedy, Design design, Wrap wrap) {
-    Mending mending = new Mending(wrap);
-    if (remedy instanceof Remedy.IntoSafe r) {
-      return loose(design, r.piece(), mending::intoSafe);
-    }
-    if (remedy instanceof Remedy.FitWords r) {
-      return loose(design, r.piece(), mending::intoSafe);
-    }
-    if (remedy instanceof Remedy.ToBleed r) {
-      return loose(design, r.piece(), mending::toBleed);
-    }
-    if (remedy instanceof Remedy.ClearOfBarcode r) {
-      return loose(design, r.piece(), mending::clearOfBarcode);
-    }
-    if (remedy instanceof Remedy.BehindBarcode r) {
-      return behindBarcode(design, design.outside().looseOf(r.piece()));
-    }
-    if (remedy instanceof Remedy.TakeOff r) {
-      return design.changed(design.sideOf(r.piece()), c -> c.without(List.of(r.piece())));
-    }
-    if (remedy instanceof Remedy.PlaceBarcode) {
-      return placeBarcode(design);
-    }
+    return remedy.accept(new Mending(design, wrap));
+  }
+
+  @Override
+  public Design intoSafe(Remedy.IntoSafe r) {
+    return loose(r.piece(), this::intoSafe);
+  }
+
+  @Override
+  public Design fitWords(Remedy.FitWords r) {
+    return loose(r.piece(), this::intoSafe);
+  }
+
+  @Override
+  public Design toBleed(Remedy.ToBleed r) {
+    return loose(r.piece(), this::toBleed);
+  }
+
+  @Override
+  public Design clearOfBarcode(Remedy.ClearOfBarcode r) {
+    return loose(r.piece(), this::clearOfBarcode);
+  }
+
+  @Override
+  public Design behindBarcode(Remedy.BehindBarcode r) {
+    return behindBarcode(design, design.outside().looseOf(r.piece()));
+  }
+
+  @Override
+  public Design takeOff(Remedy.TakeOff r) {
+    return design.changed(design.sideOf(r.piece()), c -> c.without(List.of(r.piece())));
+  }
+
+  @Override
+  public Design placeBarcode(Remedy.PlaceBarcode r) {
+    return placeBarcode(design);
+  }
+
+  @Override
+  public Design usePages(Remedy.UsePages r) {
+    return design;
+  }
+
+  @Override
+  public Design useTrim(Remedy.UseTrim r) {
+    return design;
+  }
+
+  @Override
+  public Design useFlaps(Remedy.UseFlaps r) {
+    return design;
+  }
+
+  @Override
+  public Design outsideOnly(Remedy.OutsideOnly r) {
     return design;
   }
 
   /** What is in a group goes with its group, which alone hangs on the wrap. */
-  private static Design loose(Design design, String piece, UnaryOperator<Piece> how) {
+  private Design loose(String piece, UnaryOperator<Piece> how) {
     return design.changed(design.side(design.sideOf(piece)).looseOf(piece), how);
   }
 

@@ -6,6 +6,18 @@ import java.util.stream.Stream;
 
 /** What an area, a line or letters are filled with. */
 public sealed interface Paint {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R flat(Flat paint);
+
+    R linear(Linear paint);
+
+    R radial(Radial paint);
+  }
+
   /** Every colour in it. */
   Stream<Colour> colours();
 
@@ -14,6 +26,11 @@ public sealed interface Paint {
     @Override
     public Stream<Colour> colours() {
       return Stream.of(colour);
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.flat(this);
     }
   }
 
@@ -33,6 +50,11 @@ public sealed interface Paint {
     public Stream<Colour> colours() {
       return stops.stream().map(Stop::colour);
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.linear(this);
+    }
   }
 
   /**
@@ -48,6 +70,11 @@ public sealed interface Paint {
     @Override
     public Stream<Colour> colours() {
       return stops.stream().map(Stop::colour);
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.radial(this);
     }
   }
 

@@ -11,6 +11,16 @@ import java.util.Optional;
  * the wrap changes, the lines move and the piece is again where it was meant.
  */
 public sealed interface Span {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R hung(Hung span);
+
+    R stretched(Stretched span);
+  }
+
   /** From and to on the sheet; {@code to} is not before {@code from}. */
   record Range(Length from, Length to) {
     public Length length() {
@@ -111,6 +121,11 @@ public sealed interface Span {
     public Hold hold() {
       return Hold.values()[part.ordinal()];
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.hung(this);
+    }
   }
 
   /**
@@ -165,6 +180,11 @@ public sealed interface Span {
     @Override
     public Hold hold() {
       return Hold.BOTH;
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.stretched(this);
     }
   }
 

@@ -25,7 +25,7 @@ import app.reglet.core.wrap.Wrap;
 import java.util.Locale;
 
 /** Puts new pieces on the outside, in their panel's middle and never exactly on another. */
-final class Adding {
+final class Adding implements Addition.Kinds<Design> {
   private static final Length STEP = Length.mm("4");
 
   private final Design design;
@@ -38,17 +38,31 @@ final class Adding {
     this.book = book;
   }
 
-  Design added(Edit.OfNone edit) {
-    if (edit instanceof Edit.AddWords e) {
-      return inFront(words(e));
-    } else if (edit instanceof Edit.AddBand e) {
-      return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, band(e)));
-    } else if (edit instanceof Edit.AddPicture e) {
-      return inFront(picture(e));
-    } else if (edit instanceof Edit.AddBarcode) {
-      return barcode();
+  @Override
+  public Design words(Addition.AddWords e) {
+    return inFront(wordsOf(e));
+  }
+
+  @Override
+  public Design band(Addition.AddBand e) {
+    return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, bandOf(e)));
+  }
+
+  @Override
+  public Design picture(Addition.AddPicture e) {
+    return inFront(pictureOf(e));
+  }
+
+  @Override
+  public Design barcode(Addition.AddBarcode e) {
+    if (book.isbn().isEmpty()) {
+      throw new Refusal(
+          "The book has no ISBN yet: give it on the docket, then the barcode can be drawn.");
     }
-    throw new IllegalArgumentException("adds nothing: " + edit);
+    if (wrap.box(Region.BARCODE).isEmpty()) {
+      throw new Refusal(wrap.house().name() + " keeps no barcode area on this cover.");
+    }
+    return Mending.placeBarcode(design);
   }
 
   private Design inFront(Piece piece) {
@@ -61,7 +75,7 @@ final class Adding {
             () -> new Refusal("This cover has no " + kind.title().toLowerCase(Locale.ROOT) + "."));
   }
 
-  private Piece words(Edit.AddWords e) {
+  private Piece wordsOf(Addition.AddWords e) {
     Panel on = panel(e.panel());
     Box safe = on.safe();
     boolean spine = e.panel() == PanelKind.SPINE;
@@ -142,7 +156,7 @@ final class Adding {
         .orElse(new Colour.Rgb(0x1d2327));
   }
 
-  private Piece band(Edit.AddBand e) {
+  private Piece bandOf(Addition.AddBand e) {
     Box art = panel(e.panel()).art();
     Box box =
         free(
@@ -160,7 +174,7 @@ final class Adding {
         Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
   }
 
-  private Piece picture(Edit.AddPicture e) {
+  private Piece pictureOf(Addition.AddPicture e) {
     Box safe = panel(e.panel()).safe();
     Length width = safe.width().dividedBy(2);
     Box box =
@@ -176,16 +190,5 @@ final class Adding {
         e.name(),
         Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
         new Content.Picture(e.sha(), Focus.MIDDLE));
-  }
-
-  private Design barcode() {
-    if (book.isbn().isEmpty()) {
-      throw new Refusal(
-          "The book has no ISBN yet: give it on the docket, then the barcode can be drawn.");
-    }
-    if (wrap.box(Region.BARCODE).isEmpty()) {
-      throw new Refusal(wrap.house().name() + " keeps no barcode area on this cover.");
-    }
-    return Mending.placeBarcode(design);
   }
 }

@@ -1,6 +1,5 @@
 package app.reglet.core.edit;
 
-import app.reglet.core.book.Fact;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
@@ -10,7 +9,6 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Length;
-import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +17,56 @@ import java.util.Optional;
  * A change of a design, as a value. {@link Editing} carries it out; {@link EditSentence} tells it.
  * Lengths are on the sheet, right and down positive.
  */
-public sealed interface Edit permits Edit.Move, Edit.Remove, Edit.Group, Edit.OfPiece, Edit.OfNone {
+public sealed interface Edit
+    permits Edit.Move, Edit.Remove, Edit.Group, Edit.OfPiece, Edit.OfNone, Addition {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R move(Move edit);
+
+    R resize(Resize edit);
+
+    R place(Place edit);
+
+    R turn(Turn edit);
+
+    R flip(Flip edit);
+
+    R hang(Hang edit);
+
+    R set(Set edit);
+
+    R appear(Appear edit);
+
+    R rename(Rename edit);
+
+    R lock(Lock edit);
+
+    R hide(Hide edit);
+
+    R remove(Remove edit);
+
+    R reorder(Reorder edit);
+
+    R group(Group edit);
+
+    R ungroup(Ungroup edit);
+
+    R setGround(SetGround edit);
+
+    R setSwatch(SetSwatch edit);
+
+    R removeSwatch(RemoveSwatch edit);
+
+    R lay(Lay edit);
+
+    R mend(Mend edit);
+
+    R addition(Addition edit);
+  }
+
   /** The pieces it changes, none when it concerns others. */
   List<String> pieces();
 
@@ -28,11 +75,21 @@ public sealed interface Edit permits Edit.Move, Edit.Remove, Edit.Group, Edit.Of
     public Move {
       pieces = List.copyOf(pieces);
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.move(this);
+    }
   }
 
   /** Each edge of its box moved by a distance, along the piece's own axes. */
   record Resize(String piece, Length left, Length top, Length right, Length bottom)
-      implements OfPiece {}
+      implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.resize(this);
+    }
+  }
 
   /**
    * Typed figures: only those that are given change.
@@ -46,83 +103,157 @@ public sealed interface Edit permits Edit.Move, Edit.Remove, Edit.Group, Edit.Of
       Optional<Length> top,
       Optional<Length> width,
       Optional<Length> height)
-      implements OfPiece {}
+      implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.place(this);
+    }
+  }
 
   /** Turned to an angle, degrees clockwise. */
-  record Turn(String piece, double angle) implements OfPiece {}
+  record Turn(String piece, double angle) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.turn(this);
+    }
+  }
 
   /**
    * Mirrored.
    *
    * @param across left and right, else top and bottom
    */
-  record Flip(String piece, boolean across) implements OfPiece {}
+  record Flip(String piece, boolean across) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.flip(this);
+    }
+  }
 
   /** Hung on lines of a region; on another panel, it goes there. */
-  record Hang(String piece, Region region, Span.Hold across, Span.Hold down) implements OfPiece {}
+  record Hang(String piece, Region region, Span.Hold across, Span.Hold down) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.hang(this);
+    }
+  }
 
   /** Given other content. */
-  record Set(String piece, Content content) implements OfPiece {}
+  record Set(String piece, Content content) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.set(this);
+    }
+  }
 
   /** Laid otherwise over what is under it. */
-  record Appear(String piece, Appearance appearance) implements OfPiece {}
+  record Appear(String piece, Appearance appearance) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.appear(this);
+    }
+  }
 
-  record Rename(String piece, String name) implements OfPiece {}
+  record Rename(String piece, String name) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.rename(this);
+    }
+  }
 
-  record Lock(String piece, boolean locked) implements OfPiece {}
+  record Lock(String piece, boolean locked) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.lock(this);
+    }
+  }
 
-  record Hide(String piece, boolean hidden) implements OfPiece {}
-
-  /**
-   * Words put on a panel.
-   *
-   * @param fact the fact they follow, null for words of their own
-   */
-  record AddWords(PanelKind panel, Fact fact) implements OfNone {}
-
-  /** A band of colour put behind the other pieces, across a panel. */
-  record AddBand(PanelKind panel) implements OfNone {}
-
-  /** A picture put on a panel. */
-  record AddPicture(PanelKind panel, String sha, String name) implements OfNone {}
-
-  /** The barcode put in its area. */
-  record AddBarcode() implements OfNone {}
+  record Hide(String piece, boolean hidden) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.hide(this);
+    }
+  }
 
   record Remove(List<String> pieces) implements Edit {
     public Remove {
       pieces = List.copyOf(pieces);
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.remove(this);
+    }
   }
 
   /** Moved so many places to the front (+) or back (−). */
-  record Reorder(String piece, int by) implements OfPiece {}
+  record Reorder(String piece, int by) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.reorder(this);
+    }
+  }
 
   /** Made one piece. */
   record Group(List<String> pieces) implements Edit {
     public Group {
       pieces = List.copyOf(pieces);
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.group(this);
+    }
   }
 
   /** A group made its pieces again. */
-  record Ungroup(String piece) implements OfPiece {}
+  record Ungroup(String piece) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.ungroup(this);
+    }
+  }
 
-  record SetGround(PrintedSide side, Ground ground, String what) implements OfNone {}
+  record SetGround(PrintedSide side, Ground ground, String what) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.setGround(this);
+    }
+  }
 
   /** A colour of the palette named or changed. */
-  record SetSwatch(String name, Colour.Solid colour) implements OfNone {}
+  record SetSwatch(String name, Colour.Solid colour) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.setSwatch(this);
+    }
+  }
 
   /** A colour taken out of the palette; where it was used it stands directly. */
-  record RemoveSwatch(String name) implements OfNone {}
+  record RemoveSwatch(String name) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.removeSwatch(this);
+    }
+  }
 
-  record Lay(StartingLayout layout) implements OfNone {}
+  record Lay(StartingLayout layout) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.lay(this);
+    }
+  }
 
   /** A remedy of a finding carried out. */
   record Mend(Remedy remedy, String label) implements OfNone {
     @Override
     public List<String> pieces() {
       return remedy.changes().stream().toList();
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.mend(this);
     }
   }
 
@@ -138,16 +269,7 @@ public sealed interface Edit permits Edit.Move, Edit.Remove, Edit.Group, Edit.Of
   }
 
   /** A change of no piece that is there yet. */
-  sealed interface OfNone extends Edit
-      permits AddWords,
-          AddBand,
-          AddPicture,
-          AddBarcode,
-          SetGround,
-          SetSwatch,
-          RemoveSwatch,
-          Lay,
-          Mend {
+  sealed interface OfNone extends Edit permits SetGround, SetSwatch, RemoveSwatch, Lay, Mend {
     @Override
     default List<String> pieces() {
       return List.of();

@@ -126,13 +126,13 @@ public final class EditReader {
   private Edit add() {
     String what = typed.text("what");
     return switch (what) {
-      case "band" -> new Edit.AddBand(typed.choice("panel", PanelKind.FRONT));
-      case "barcode" -> new Edit.AddBarcode();
+      case "band" -> new Addition.AddBand(typed.choice("panel", PanelKind.FRONT));
+      case "barcode" -> new Addition.AddBarcode();
       default -> {
         String[] parts = what.split(":", 2);
         Fact fact =
             parts.length < 2 || parts[1].equals("own") ? null : Choices.of(Fact.class, parts[1]);
-        yield new Edit.AddWords(Choices.of(PanelKind.class, parts[0]), fact);
+        yield new Addition.AddWords(Choices.of(PanelKind.class, parts[0]), fact);
       }
     };
   }

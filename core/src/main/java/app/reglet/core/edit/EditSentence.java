@@ -9,10 +9,11 @@ import app.reglet.core.measure.Unit;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Tells a change in a few words, as history and undo show it: {@code Title moved 3 mm right}. */
-public final class EditSentence {
+public final class EditSentence implements Edit.Visitor<String> {
   private final Design before;
   private final Unit unit;
 
@@ -28,50 +29,146 @@ public final class EditSentence {
    * @param unit of its figures
    */
   public static String of(Edit edit, Design before, Unit unit) {
-    return new EditSentence(before, unit).tell(edit);
+    return edit.accept(new EditSentence(before, unit));
   }
 
-  private String tell(Edit edit) {
-    if (edit instanceof Edit.OfPiece e) {
-      return name(e.piece()) + " " + ofPiece(e);
-    } else if (edit instanceof Edit.OfNone e) {
-      return ofNone(e);
-    } else if (edit instanceof Edit.Move e) {
-      return names(e.pieces()) + " moved" + way(e.right(), e.down());
-    } else if (edit instanceof Edit.Group e) {
-      return names(e.pieces()) + " grouped";
-    }
-    return names(((Edit.Remove) edit).pieces()) + " taken off";
+  private String of(Edit.OfPiece edit, String what) {
+    return name(edit.piece()) + " " + what;
   }
 
-  private String ofPiece(Edit.OfPiece edit) {
-    if (edit instanceof Edit.Resize) {
-      return "resized";
-    } else if (edit instanceof Edit.Place e) {
-      return placed(e);
-    } else if (edit instanceof Edit.Turn e) {
-      return "turned to "
-          + BigDecimal.valueOf(e.angle()).stripTrailingZeros().toPlainString().replace('-', '−')
-          + "°";
-    } else if (edit instanceof Edit.Flip e) {
-      return e.across() ? "mirrored across" : "mirrored down";
-    } else if (edit instanceof Edit.Hang) {
-      return "hung anew";
-    } else if (edit instanceof Edit.Set e) {
-      return set(e);
-    } else if (edit instanceof Edit.Appear) {
-      return "given another look";
-    } else if (edit instanceof Edit.Rename e) {
-      return "named “" + e.name().strip() + "”";
-    } else if (edit instanceof Edit.Lock e) {
-      return e.locked() ? "locked" : "unlocked";
-    } else if (edit instanceof Edit.Hide e) {
-      return e.hidden() ? "hidden" : "shown";
-    } else if (edit instanceof Edit.Reorder e) {
-      return e.by() > 0 ? "brought forward" : "sent back";
-    }
-    return "ungrouped";
+  @Override
+  public String move(Edit.Move e) {
+    return names(e.pieces()) + " moved" + way(e.right(), e.down());
   }
+
+  @Override
+  public String resize(Edit.Resize e) {
+    return of(e, "resized");
+  }
+
+  @Override
+  public String place(Edit.Place e) {
+    return of(e, placed(e));
+  }
+
+  @Override
+  public String turn(Edit.Turn e) {
+    return of(
+        e,
+        "turned to "
+            + BigDecimal.valueOf(e.angle()).stripTrailingZeros().toPlainString().replace('-', '−')
+            + "°");
+  }
+
+  @Override
+  public String flip(Edit.Flip e) {
+    return of(e, e.across() ? "mirrored across" : "mirrored down");
+  }
+
+  @Override
+  public String hang(Edit.Hang e) {
+    return of(e, "hung anew");
+  }
+
+  @Override
+  public String set(Edit.Set e) {
+    return of(e, changed(e));
+  }
+
+  @Override
+  public String appear(Edit.Appear e) {
+    return of(e, "given another look");
+  }
+
+  @Override
+  public String rename(Edit.Rename e) {
+    return of(e, "named “" + e.name().strip() + "”");
+  }
+
+  @Override
+  public String lock(Edit.Lock e) {
+    return of(e, e.locked() ? "locked" : "unlocked");
+  }
+
+  @Override
+  public String hide(Edit.Hide e) {
+    return of(e, e.hidden() ? "hidden" : "shown");
+  }
+
+  @Override
+  public String remove(Edit.Remove e) {
+    return names(e.pieces()) + " taken off";
+  }
+
+  @Override
+  public String reorder(Edit.Reorder e) {
+    return of(e, e.by() > 0 ? "brought forward" : "sent back");
+  }
+
+  @Override
+  public String group(Edit.Group e) {
+    return names(e.pieces()) + " grouped";
+  }
+
+  @Override
+  public String ungroup(Edit.Ungroup e) {
+    return of(e, "ungrouped");
+  }
+
+  @Override
+  public String setGround(Edit.SetGround e) {
+    return e.what();
+  }
+
+  @Override
+  public String setSwatch(Edit.SetSwatch e) {
+    return "Colour “" + e.name().strip() + "” of the palette";
+  }
+
+  @Override
+  public String removeSwatch(Edit.RemoveSwatch e) {
+    return "Colour “" + e.name() + "” out of the palette";
+  }
+
+  @Override
+  public String lay(Edit.Lay e) {
+    return "Layout " + e.layout().title();
+  }
+
+  @Override
+  public String mend(Edit.Mend e) {
+    return e.label();
+  }
+
+  @Override
+  public String addition(Addition e) {
+    return "Added " + e.add(ADDED);
+  }
+
+  private static final Addition.Kinds<String> ADDED =
+      new Addition.Kinds<>() {
+        @Override
+        public String words(Addition.AddWords e) {
+          return "words on the "
+              + e.panel().title().toLowerCase(Locale.ROOT)
+              + (e.fact() == null ? "" : ": " + e.fact().title().toLowerCase(Locale.ROOT));
+        }
+
+        @Override
+        public String band(Addition.AddBand e) {
+          return "band";
+        }
+
+        @Override
+        public String picture(Addition.AddPicture e) {
+          return "picture " + e.name();
+        }
+
+        @Override
+        public String barcode(Addition.AddBarcode e) {
+          return "barcode";
+        }
+      };
 
   private String placed(Edit.Place e) {
     List<String> said = new ArrayList<>();
@@ -83,7 +180,7 @@ public final class EditSentence {
   }
 
   /** What of the content is another now, where that is one thing. */
-  private String set(Edit.Set e) {
+  private String changed(Edit.Set e) {
     Content now = e.content();
     Content was = before.piece(e.piece()).map(Piece::content).orElse(now);
     if (now instanceof Words w && was instanceof Words old) {
@@ -102,29 +199,6 @@ public final class EditSentence {
       return "set otherwise";
     }
     return now instanceof Content.Picture ? "with another picture" : "in another colour";
-  }
-
-  private String ofNone(Edit.OfNone edit) {
-    if (edit instanceof Edit.AddWords e) {
-      return "Added words on the "
-          + e.panel().title().toLowerCase(java.util.Locale.ROOT)
-          + (e.fact() == null ? "" : ": " + e.fact().title().toLowerCase(java.util.Locale.ROOT));
-    } else if (edit instanceof Edit.AddBand) {
-      return "Added band";
-    } else if (edit instanceof Edit.AddPicture e) {
-      return "Added picture " + e.name();
-    } else if (edit instanceof Edit.AddBarcode) {
-      return "Added barcode";
-    } else if (edit instanceof Edit.SetGround e) {
-      return e.what();
-    } else if (edit instanceof Edit.SetSwatch e) {
-      return "Colour “" + e.name().strip() + "” of the palette";
-    } else if (edit instanceof Edit.RemoveSwatch e) {
-      return "Colour “" + e.name() + "” out of the palette";
-    } else if (edit instanceof Edit.Lay e) {
-      return "Layout " + e.layout().title();
-    }
-    return ((Edit.Mend) edit).label();
   }
 
   private String names(List<String> ids) {

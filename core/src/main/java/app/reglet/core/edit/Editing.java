@@ -6,10 +6,11 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Placement;
 import app.reglet.core.design.Words;
-import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import java.util.LinkedHashMap;
@@ -18,12 +19,7 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 
 /** Carries changes out: the one function from a design and an {@link Edit} to a design. */
-public final class Editing {
-  static final Length SMALLEST = Length.of(1, Unit.MM);
-  private static final Length LARGEST_TYPE = Length.of(800, Unit.PT);
-  private static final Length SMALLEST_TYPE = Length.of(3, Unit.PT);
-  private static final int LONGEST_TEXT = 20_000;
-
+public final class Editing implements Edit.Visitor<Design> {
   private final Wrap wrap;
   private final Book book;
   private final Design design;
@@ -48,32 +44,8 @@ public final class Editing {
   }
 
   private Design apply(Edit edit) {
-    if (!(edit instanceof Edit.Lock)) {
-      edit.pieces().forEach(this::expectUnlocked);
-    }
-    if (edit instanceof Edit.OfPiece of) {
-      return ofPiece(of, piece(of.piece()));
-    }
-    if (edit instanceof Edit.OfNone of) {
-      return ofNone(of);
-    }
-    if (edit instanceof Edit.Move move) {
-      Design moved = design;
-      for (String id : move.pieces()) {
-        Piece after = placing.moved(piece(id), move.right(), move.down());
-        moved = moved.changed(id, p -> after);
-      }
-      return moved;
-    }
-    if (edit instanceof Edit.Group group) {
-      return Grouping.group(design, wrap, group.pieces());
-    }
-    Edit.Remove remove = (Edit.Remove) edit;
-    Design left = design;
-    for (String id : remove.pieces()) {
-      left = left.changed(left.sideOf(id), c -> c.without(List.of(id)));
-    }
-    return left;
+    edit.pieces().forEach(edit instanceof Edit.Lock ? this::piece : this::expectUnlocked);
+    return edit.accept(this);
   }
 
   /** What is locked is left alone, and so is what is in it. */
@@ -95,45 +67,127 @@ public final class Editing {
                     "That piece is not on the cover any more: it was taken off. Undo brings it back."));
   }
 
-  private Design ofPiece(Edit.OfPiece edit, Piece piece) {
-    if (edit instanceof Edit.Reorder e) {
-      return design.changed(design.sideOf(piece.id()), c -> c.reordered(piece.id(), e.by()));
-    }
-    if (edit instanceof Edit.Ungroup) {
-      return Grouping.ungroup(design, wrap, piece);
-    }
-    Piece after = changed(edit, piece);
-    return design.changed(piece.id(), p -> after);
+  /** The design with a piece changed as said. */
+  private Design with(String id, UnaryOperator<Piece> how) {
+    Piece after = how.apply(piece(id));
+    return design.changed(id, p -> after);
   }
 
-  private Piece changed(Edit.OfPiece edit, Piece piece) {
-    if (edit instanceof Edit.Resize e) {
-      return placing.resized(piece, e);
-    } else if (edit instanceof Edit.Place e) {
-      return placing.placed(piece, e);
-    } else if (edit instanceof Edit.Turn e) {
-      return piece.withPlacement(piece.placement().withAngle(e.angle()));
-    } else if (edit instanceof Edit.Flip e) {
-      expectNoBarcode(piece);
-      return piece.withPlacement(
-          piece
-              .placement()
-              .withFlip(
-                  e.across()
-                      ? piece.placement().flip().across()
-                      : piece.placement().flip().down()));
-    } else if (edit instanceof Edit.Hang e) {
-      return placing.hung(piece, e);
-    } else if (edit instanceof Edit.Set e) {
-      return piece.withContent(checked(piece, e.content()));
-    } else if (edit instanceof Edit.Appear e) {
-      return piece.withAppearance(e.appearance());
-    } else if (edit instanceof Edit.Rename e) {
-      return piece.withName(name(e.name(), piece));
-    } else if (edit instanceof Edit.Lock e) {
-      return piece.locked(e.locked());
+  @Override
+  public Design move(Edit.Move e) {
+    Design moved = design;
+    for (String id : e.pieces()) {
+      Piece after = placing.moved(piece(id), e.right(), e.down());
+      moved = moved.changed(id, p -> after);
     }
-    return piece.hidden(((Edit.Hide) edit).hidden());
+    return moved;
+  }
+
+  @Override
+  public Design resize(Edit.Resize e) {
+    return with(e.piece(), p -> placing.resized(p, e));
+  }
+
+  @Override
+  public Design place(Edit.Place e) {
+    return with(e.piece(), p -> placing.placed(p, e));
+  }
+
+  @Override
+  public Design turn(Edit.Turn e) {
+    return with(e.piece(), p -> p.withPlacement(p.placement().withAngle(e.angle())));
+  }
+
+  @Override
+  public Design flip(Edit.Flip e) {
+    return with(
+        e.piece(),
+        p -> {
+          expectNoBarcode(p);
+          Placement.Flip flip = p.placement().flip();
+          return p.withPlacement(p.placement().withFlip(e.across() ? flip.across() : flip.down()));
+        });
+  }
+
+  @Override
+  public Design hang(Edit.Hang e) {
+    return with(e.piece(), p -> placing.hung(p, e));
+  }
+
+  @Override
+  public Design set(Edit.Set e) {
+    return with(e.piece(), p -> p.withContent(checked(p, e.content())));
+  }
+
+  @Override
+  public Design appear(Edit.Appear e) {
+    return with(e.piece(), p -> p.withAppearance(e.appearance()));
+  }
+
+  @Override
+  public Design rename(Edit.Rename e) {
+    return with(e.piece(), p -> p.withName(name(e.name(), p)));
+  }
+
+  @Override
+  public Design lock(Edit.Lock e) {
+    return with(e.piece(), p -> p.locked(e.locked()));
+  }
+
+  @Override
+  public Design hide(Edit.Hide e) {
+    return with(e.piece(), p -> p.hidden(e.hidden()));
+  }
+
+  @Override
+  public Design reorder(Edit.Reorder e) {
+    return design.changed(design.sideOf(e.piece()), c -> c.reordered(e.piece(), e.by()));
+  }
+
+  @Override
+  public Design group(Edit.Group e) {
+    return Grouping.group(design, wrap, e.pieces());
+  }
+
+  @Override
+  public Design ungroup(Edit.Ungroup e) {
+    return Grouping.ungroup(design, wrap, piece(e.piece()));
+  }
+
+  @Override
+  public Design remove(Edit.Remove e) {
+    Design left = design;
+    for (String id : e.pieces()) {
+      left = left.changed(left.sideOf(id), c -> c.without(List.of(id)));
+    }
+    return left;
+  }
+
+  @Override
+  public Design addition(Addition e) {
+    return e.add(new Adding(design, wrap, book));
+  }
+
+  @Override
+  public Design setGround(Edit.SetGround e) {
+    return design.changed(e.side(), c -> c.withGround(e.ground()));
+  }
+
+  @Override
+  public Design setSwatch(Edit.SetSwatch e) {
+    Map<String, Colour.Solid> palette = new LinkedHashMap<>(design.palette());
+    palette.put(new Colour.Swatch(e.name().strip()).name(), e.colour());
+    return design.withPalette(palette);
+  }
+
+  @Override
+  public Design lay(Edit.Lay e) {
+    return e.layout().on(wrap, book, design);
+  }
+
+  @Override
+  public Design mend(Edit.Mend e) {
+    return Mending.apply(e.remedy(), design, wrap);
   }
 
   /** Scanners read no mirrored barcode. */
@@ -159,41 +213,33 @@ public final class Editing {
       throw new Refusal("“" + piece.name() + "” is a piece of another kind.");
     }
     if (content instanceof Words w) {
-      if (w.size().isLessThan(SMALLEST_TYPE) || w.size().isMoreThan(LARGEST_TYPE)) {
+      if (w.size().isLessThan(DesignLimits.LEAST_TYPE)
+          || w.size().isMoreThan(DesignLimits.MOST_TYPE)) {
         throw new Refusal(
-            "A type size of " + w.size().brief(Unit.PT) + " can't be set: from 3 to 800 pt.");
+            "A type size of "
+                + w.size().brief(Unit.PT)
+                + " can't be set: from "
+                + DesignLimits.LEAST_TYPE.figure(Unit.PT)
+                + " to "
+                + DesignLimits.MOST_TYPE.brief(Unit.PT)
+                + ".");
       }
-      if (w.text().length() > LONGEST_TEXT) {
+      if (w.text().length() > DesignLimits.LONGEST_TEXT) {
         throw new Refusal(
             "These are "
                 + w.text().length()
                 + " characters; a piece holds at most "
-                + LONGEST_TEXT
+                + DesignLimits.LONGEST_TEXT
                 + ".");
       }
     }
     return content;
   }
 
-  private Design ofNone(Edit.OfNone edit) {
-    if (edit instanceof Edit.SetGround e) {
-      return design.changed(e.side(), c -> c.withGround(e.ground()));
-    } else if (edit instanceof Edit.SetSwatch e) {
-      Map<String, Colour.Solid> palette = new LinkedHashMap<>(design.palette());
-      palette.put(new Colour.Swatch(e.name().strip()).name(), e.colour());
-      return design.withPalette(palette);
-    } else if (edit instanceof Edit.RemoveSwatch e) {
-      return withoutSwatch(e.name());
-    } else if (edit instanceof Edit.Lay e) {
-      return e.layout().on(wrap, book, design);
-    } else if (edit instanceof Edit.Mend e) {
-      return Mending.apply(e.remedy(), design, wrap);
-    }
-    return new Adding(design, wrap, book).added(edit);
-  }
-
   /** Where a swatch was used, its colour stands directly. */
-  private Design withoutSwatch(String name) {
+  @Override
+  public Design removeSwatch(Edit.RemoveSwatch e) {
+    String name = e.name();
     Colour.Solid colour = design.palette().get(name);
     if (colour == null) {
       return design;

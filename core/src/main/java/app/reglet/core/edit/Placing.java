@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Scope;
@@ -143,7 +144,8 @@ final class Placing {
   }
 
   private Piece laid(Piece piece, Scope scope, Box box) {
-    if (box.width().isLessThan(Editing.SMALLEST) || box.height().isLessThan(Editing.SMALLEST)) {
+    if (box.width().isLessThan(DesignLimits.LEAST_PIECE)
+        || box.height().isLessThan(DesignLimits.LEAST_PIECE)) {
       throw new Refusal(
           "A piece is at least 1 mm wide and high; this would be "
               + box.size().print(Unit.MM)

@@ -48,12 +48,20 @@ final class Rewriting implements Content.Visitor<Content> {
   }
 
   private Span span(Span s) {
-    if (s instanceof Span.Hung h) {
-      return new Span.Hung(h.line(), h.part(), length.apply(h.offset()), length.apply(h.size()));
-    }
-    Span.Stretched t = (Span.Stretched) s;
-    return new Span.Stretched(
-        t.from(), length.apply(t.fromOffset()), t.to(), length.apply(t.toOffset()));
+    return s.accept(
+        new Span.Visitor<>() {
+          @Override
+          public Span hung(Span.Hung h) {
+            return new Span.Hung(
+                h.line(), h.part(), length.apply(h.offset()), length.apply(h.size()));
+          }
+
+          @Override
+          public Span stretched(Span.Stretched t) {
+            return new Span.Stretched(
+                t.from(), length.apply(t.fromOffset()), t.to(), length.apply(t.toOffset()));
+          }
+        });
   }
 
   private Appearance appearance(Appearance a) {
@@ -78,20 +86,41 @@ final class Rewriting implements Content.Visitor<Content> {
   }
 
   private Figure figure(Figure f) {
-    return f instanceof Figure.Rectangle r ? new Figure.Rectangle(length.apply(r.radius())) : f;
+    return f.accept(
+        new Figure.Visitor<>() {
+          @Override
+          public Figure rectangle(Figure.Rectangle r) {
+            return new Figure.Rectangle(length.apply(r.radius()));
+          }
+
+          @Override
+          public Figure ellipse(Figure.Ellipse e) {
+            return e;
+          }
+        });
   }
 
   private Paint paint(Paint paint) {
     if (paint == null) {
       return null;
     }
-    if (paint instanceof Paint.Flat f) {
-      return new Paint.Flat(colour.apply(f.colour()));
-    }
-    if (paint instanceof Paint.Linear l) {
-      return new Paint.Linear(l.angle(), stops(l.stops()));
-    }
-    return new Paint.Radial(stops(((Paint.Radial) paint).stops()));
+    return paint.accept(
+        new Paint.Visitor<>() {
+          @Override
+          public Paint flat(Paint.Flat f) {
+            return new Paint.Flat(colour.apply(f.colour()));
+          }
+
+          @Override
+          public Paint linear(Paint.Linear l) {
+            return new Paint.Linear(l.angle(), stops(l.stops()));
+          }
+
+          @Override
+          public Paint radial(Paint.Radial r) {
+            return new Paint.Radial(stops(r.stops()));
+          }
+        });
   }
 
   private List<Paint.Stop> stops(List<Paint.Stop> stops) {

@@ -7,13 +7,34 @@ import java.util.Optional;
 
 /** What a cover is made of beside its two panels and spine. Figures: common practice. */
 public sealed interface Make {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R plain(Plain make);
+
+    R screen(Screen make);
+
+    R flapped(Flapped make);
+
+    R caseMade(Case make);
+
+    R jacket(Jacket make);
+  }
+
   /** The flaps it may have, empty when it has none. */
   default Optional<FlapRange> flaps() {
     return Optional.empty();
   }
 
   /** Panels and spine only: perfect bound or saddle stitched. */
-  record Plain() implements Make {}
+  record Plain() implements Make {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.plain(this);
+    }
+  }
 
   /** What is special about it in figures, empty for a plain cover. */
   default String print(Unit unit) {
@@ -21,7 +42,12 @@ public sealed interface Make {
   }
 
   /** The front alone, on a screen: no spine, no back, no bleed. */
-  record Screen() implements Make {}
+  record Screen() implements Make {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.screen(this);
+    }
+  }
 
   /**
    * A paperback with flaps folded in.
@@ -38,6 +64,11 @@ public sealed interface Make {
     @Override
     public String print(Unit unit) {
       return folded.print(unit) + ", fold allowance " + foldAllowance.print(unit);
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.flapped(this);
     }
   }
 
@@ -68,6 +99,11 @@ public sealed interface Make {
           + (hingeAdded ? " added between face and spine" : " inside the face")
           + (jointGain.isZero() ? "" : ", joint gain " + jointGain.print(unit));
     }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.caseMade(this);
+    }
   }
 
   /**
@@ -91,6 +127,11 @@ public sealed interface Make {
           + "; "
           + allowance.print(unit)
           + " more a panel for board and folds";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.jacket(this);
     }
   }
 

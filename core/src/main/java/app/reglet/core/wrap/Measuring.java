@@ -24,7 +24,7 @@ import java.util.List;
  * bindings differ only in which panels there are and how wide. Formulas: common practice of the
  * trade, no single source.
  */
-public final class Measuring {
+public final class Measuring implements Make.Visitor<Void> {
   private final RuleSheet house;
   private final BindingRules rules;
   private final Specification spec;
@@ -71,18 +71,7 @@ public final class Measuring {
   }
 
   private Wrap build() {
-    Make make = rules.make();
-    if (make instanceof Make.Screen) {
-      screen();
-    } else if (make instanceof Make.Plain) {
-      plain();
-    } else if (make instanceof Make.Flapped flapped) {
-      flapped(flapped);
-    } else if (make instanceof Make.Case c) {
-      cased(c);
-    } else if (make instanceof Make.Jacket jacket) {
-      jacket(jacket);
-    }
+    rules.make().accept(this);
     if (spec.turn() == PageTurn.RTL) {
       Collections.reverse(strips);
       Collections.reverse(across);
@@ -90,15 +79,18 @@ public final class Measuring {
     return assemble();
   }
 
-  private void screen() {
+  @Override
+  public Void screen(Make.Screen made) {
     margin = Edges.NONE;
     Length w = spec.trim().width();
     heightOf("height", spec.trim().height());
     strip(PanelKind.FRONT, w);
     across.add(new Sum.Term(1, w, "width"));
+    return null;
   }
 
-  private void plain() {
+  @Override
+  public Void plain(Make.Plain made) {
     bleed();
     Length w = spec.trim().width();
     heightOf("trim height", spec.trim().height());
@@ -106,9 +98,11 @@ public final class Measuring {
     across.add(new Sum.Term(2, w, "trim width"));
     across.add(new Sum.Term(1, spine.stated(), "spine"));
     across.add(new Sum.Term(2, margin.left(), "bleed"));
+    return null;
   }
 
-  private void flapped(Make.Flapped make) {
+  @Override
+  public Void flapped(Make.Flapped make) {
     bleed();
     Length w = spec.trim().width();
     Flaps flaps = flaps(make.folded());
@@ -122,9 +116,11 @@ public final class Measuring {
     across.add(new Sum.Term(1, spine.stated(), "spine"));
     across.add(new Sum.Term(1, flaps.front(), "front flap"));
     across.add(new Sum.Term(2, margin.left(), "bleed"));
+    return null;
   }
 
-  private void cased(Make.Case make) {
+  @Override
+  public Void caseMade(Make.Case make) {
     margin = Edges.all(make.turnIn());
     turnIn = true;
     Length face = face(make);
@@ -136,9 +132,11 @@ public final class Measuring {
     faceTerms(make);
     across.add(new Sum.Term(2, hinge, "hinge"));
     across.add(new Sum.Term(1, spine.stated(), "spine"));
+    return null;
   }
 
-  private void jacket(Make.Jacket make) {
+  @Override
+  public Void jacket(Make.Jacket make) {
     bleed();
     Make.Case c = make.around();
     Length hinge = c.hingeAdded() ? c.hinge() : Length.ZERO;
@@ -154,6 +152,7 @@ public final class Measuring {
     across.add(new Sum.Term(1, spine.stated(), "spine"));
     across.add(new Sum.Term(1, flaps.front(), "front flap"));
     across.add(new Sum.Term(2, margin.left(), "bleed"));
+    return null;
   }
 
   private void bleed() {

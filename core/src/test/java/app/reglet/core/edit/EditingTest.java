@@ -89,7 +89,7 @@ public class EditingTest {
 
   @Test
   public void aBandDraggedStraightDownStaysOnBothBleedEdges() {
-    Design d = apply(LEDGER, new Edit.AddBand(PanelKind.FRONT));
+    Design d = apply(LEDGER, new Addition.AddBand(PanelKind.FRONT));
     Box art = WRAP.panel(PanelKind.FRONT).orElseThrow().art();
     for (int i = 1; i <= 151; i++) {
       d = apply(d, new Edit.Move(List.of("band-1"), Length.ZERO, Length.nearMm(0.2345678)));
@@ -140,7 +140,7 @@ public class EditingTest {
   public void wordsAddedStandInTheMiddleOfTheTrimmedFrontAndNeverExactlyOnEachOther() {
     Design d = Design.EMPTY;
     for (int i = 0; i < 3; i++) {
-      d = apply(d, new Edit.AddWords(PanelKind.FRONT, Fact.TITLE));
+      d = apply(d, new Addition.AddWords(PanelKind.FRONT, Fact.TITLE));
     }
     Length middle = WRAP.panel(PanelKind.FRONT).orElseThrow().trim().centreX();
     List<Box> boxes =

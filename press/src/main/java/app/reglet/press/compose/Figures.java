@@ -11,18 +11,21 @@ final class Figures {
   private Figures() {}
 
   static Shape in(Figure figure, Rect box) {
-    if (figure instanceof Figure.Rectangle r) {
-      double d = 2 * r.radius().toMm();
-      return d == 0
-          ? box.shape()
-          : new RoundRectangle2D.Double(
-              box.x(),
-              box.y(),
-              box.width(),
-              box.height(),
-              Math.min(d, Math.min(box.width(), box.height())),
-              Math.min(d, Math.min(box.width(), box.height())));
-    }
-    return new Ellipse2D.Double(box.x(), box.y(), box.width(), box.height());
+    return figure.accept(
+        new Figure.Visitor<>() {
+          @Override
+          public Shape rectangle(Figure.Rectangle r) {
+            double round = Math.min(2 * r.radius().toMm(), Math.min(box.width(), box.height()));
+            return round == 0
+                ? box.shape()
+                : new RoundRectangle2D.Double(
+                    box.x(), box.y(), box.width(), box.height(), round, round);
+          }
+
+          @Override
+          public Shape ellipse(Figure.Ellipse e) {
+            return new Ellipse2D.Double(box.x(), box.y(), box.width(), box.height());
+          }
+        });
   }
 }

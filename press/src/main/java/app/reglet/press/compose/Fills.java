@@ -22,22 +22,32 @@ final class Fills {
   }
 
   Fill of(Paint paint, Rect box) {
-    if (paint instanceof Paint.Flat flat) {
-      return Fill.of(solid(flat.colour()));
-    }
     double x = box.x() + box.width() / 2;
     double y = box.y() + box.height() / 2;
-    if (paint instanceof Paint.Linear linear) {
-      // W3C CSS Images 3, 3.1.1: the line's ends are where a square to it through the corners falls
-      double a = Math.toRadians(linear.angle());
-      double half =
-          (Math.abs(box.width() * Math.cos(a)) + Math.abs(box.height() * Math.sin(a))) / 2;
-      double dx = Math.cos(a) * half;
-      double dy = Math.sin(a) * half;
-      return new Fill.Linear(x - dx, y - dy, x + dx, y + dy, stops(linear.stops()));
-    }
-    Paint.Radial radial = (Paint.Radial) paint;
-    return new Fill.Radial(x, y, Math.hypot(box.width(), box.height()) / 2, stops(radial.stops()));
+    return paint.accept(
+        new Paint.Visitor<>() {
+          @Override
+          public Fill flat(Paint.Flat flat) {
+            return Fill.of(solid(flat.colour()));
+          }
+
+          /** The line's ends are where a square to it through the corners falls. */
+          @Override
+          public Fill linear(Paint.Linear linear) {
+            double a = Math.toRadians(linear.angle());
+            double half =
+                (Math.abs(box.width() * Math.cos(a)) + Math.abs(box.height() * Math.sin(a))) / 2;
+            double dx = Math.cos(a) * half;
+            double dy = Math.sin(a) * half;
+            return new Fill.Linear(x - dx, y - dy, x + dx, y + dy, stops(linear.stops()));
+          }
+
+          @Override
+          public Fill radial(Paint.Radial radial) {
+            return new Fill.Radial(
+                x, y, Math.hypot(box.width(), box.height()) / 2, stops(radial.stops()));
+          }
+        });
   }
 
   private List<Fill.Stop> stops(List<Paint.Stop> stops) {

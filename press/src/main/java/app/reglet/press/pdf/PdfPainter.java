@@ -17,6 +17,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
@@ -119,22 +120,37 @@ final class PdfPainter implements Painter {
   }
 
   private void colour(Colour.Solid colour, boolean stroking) {
-    if (colour instanceof Colour.Rgb rgb) {
-      op().op(
-              stroking ? "RG" : "rg",
-              Operators.number(rgb.red()),
-              Operators.number(rgb.green()),
-              Operators.number(rgb.blue()));
-    } else if (colour instanceof Colour.Cmyk c) {
-      op().op(
-              stroking ? "K" : "k",
-              Operators.number(c.cyan() / 100),
-              Operators.number(c.magenta() / 100),
-              Operators.number(c.yellow() / 100),
-              Operators.number(c.black() / 100));
-    } else {
-      op().op(stroking ? "G" : "g", Operators.number(1 - ((Colour.Gray) colour).black() / 100));
-    }
+    colour.accept(
+        new Colour.Visitor<Void>() {
+          @Override
+          public Void rgb(Colour.Rgb rgb) {
+            return set(stroking ? "RG" : "rg", rgb.red(), rgb.green(), rgb.blue());
+          }
+
+          @Override
+          public Void cmyk(Colour.Cmyk c) {
+            return set(
+                stroking ? "K" : "k",
+                c.cyan() / 100,
+                c.magenta() / 100,
+                c.yellow() / 100,
+                c.black() / 100);
+          }
+
+          @Override
+          public Void gray(Colour.Gray gray) {
+            return set(stroking ? "G" : "g", 1 - gray.black() / 100);
+          }
+
+          private Void set(String operator, double... shares) {
+            COSBase[] operands = new COSBase[shares.length];
+            for (int i = 0; i < shares.length; i++) {
+              operands[i] = Operators.number(shares[i]);
+            }
+            op().op(operator, operands);
+            return null;
+          }
+        });
   }
 
   private void pen(Pen pen, Colour.Solid colour) {

@@ -1,5 +1,6 @@
 package app.reglet.press.type;
 
+import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Words;
 import java.awt.geom.Rectangle2D;
 import java.text.BreakIterator;
@@ -15,7 +16,7 @@ import java.util.Map;
  */
 public final class Setter {
   private static final double MM_PER_POINT = 25.4 / 72;
-  private static final double SMALLEST = 4 * MM_PER_POINT;
+  private static final double SMALLEST = DesignLimits.LEAST_FITTED_TYPE.toMm();
   private static final double STEP = 0.1 * MM_PER_POINT;
   private static final double HAIR = 1e-6;
 

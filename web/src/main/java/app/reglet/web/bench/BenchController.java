@@ -3,6 +3,7 @@ package app.reglet.web.bench;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.edit.Addition;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.picture.Picture;
@@ -123,7 +124,7 @@ public class BenchController {
             base,
             cover -> {
               if (as.equals("piece")) {
-                return new Edit.AddPicture(PanelKind.FRONT, added.sha(), name);
+                return new Addition.AddPicture(PanelKind.FRONT, added.sha(), name);
               }
               Ground ground = cover.outside().ground().withPicture(added.sha());
               return new Edit.SetGround(PrintedSide.OUTSIDE, ground, "Ground's picture");

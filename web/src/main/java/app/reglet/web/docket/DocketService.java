@@ -24,7 +24,6 @@ import app.reglet.web.titles.Editions;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -242,15 +241,7 @@ public class DocketService {
   public void apply(Long id, Remedy remedy) {
     EditionEntity edition =
         editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
-    if (remedy instanceof Remedy.UsePages use) {
-      edition.setPages(String.valueOf(use.pages()), use.pages());
-    } else if (remedy instanceof Remedy.UseTrim use) {
-      edition.setTrim("", use.trim());
-    } else if (remedy instanceof Remedy.UseFlaps use) {
-      edition.setFlaps(Optional.of(use.flaps()));
-    } else if (remedy instanceof Remedy.OutsideOnly) {
-      edition.setInsidePrinted(false);
-    }
+    remedy.accept(new MendingFacts(edition));
     editions.saveAndFlush(edition);
   }
 

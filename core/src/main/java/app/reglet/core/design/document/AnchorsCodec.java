@@ -19,19 +19,26 @@ final class AnchorsCodec {
 
   private static ObjectNode write(Span span) {
     ObjectNode out = JsonNodeFactory.instance.objectNode();
-    if (span instanceof Span.Hung h) {
-      return out.put("kind", "hung")
-          .put("line", h.line().id())
-          .put("part", h.part().name())
-          .put("offset", h.offset().toString())
-          .put("size", h.size().toString());
-    }
-    Span.Stretched s = (Span.Stretched) span;
-    return out.put("kind", "stretched")
-        .put("from", s.from().id())
-        .put("fromOffset", s.fromOffset().toString())
-        .put("to", s.to().id())
-        .put("toOffset", s.toOffset().toString());
+    return span.accept(
+        new Span.Visitor<>() {
+          @Override
+          public ObjectNode hung(Span.Hung h) {
+            return out.put("kind", "hung")
+                .put("line", h.line().id())
+                .put("part", h.part().name())
+                .put("offset", h.offset().toString())
+                .put("size", h.size().toString());
+          }
+
+          @Override
+          public ObjectNode stretched(Span.Stretched s) {
+            return out.put("kind", "stretched")
+                .put("from", s.from().id())
+                .put("fromOffset", s.fromOffset().toString())
+                .put("to", s.to().id())
+                .put("toOffset", s.toOffset().toString());
+          }
+        });
   }
 
   static Anchors read(Fields in) {

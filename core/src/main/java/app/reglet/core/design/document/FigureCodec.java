@@ -11,14 +11,19 @@ final class FigureCodec {
 
   static ObjectNode write(Figure figure) {
     ObjectNode out = JsonNodeFactory.instance.objectNode();
-    if (figure instanceof Figure.Rectangle r) {
-      out.put("form", "rectangle");
-      if (!r.radius().isZero()) {
-        out.put("radius", r.radius().toString());
-      }
-      return out;
-    }
-    return out.put("form", "ellipse");
+    return figure.accept(
+        new Figure.Visitor<>() {
+          @Override
+          public ObjectNode rectangle(Figure.Rectangle r) {
+            out.put("form", "rectangle");
+            return r.radius().isZero() ? out : out.put("radius", r.radius().toString());
+          }
+
+          @Override
+          public ObjectNode ellipse(Figure.Ellipse e) {
+            return out.put("form", "ellipse");
+          }
+        });
   }
 
   static Figure read(Fields in) {

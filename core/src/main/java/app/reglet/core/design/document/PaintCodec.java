@@ -15,17 +15,27 @@ final class PaintCodec {
 
   static ObjectNode write(Paint paint) {
     ObjectNode out = JsonNodeFactory.instance.objectNode();
-    if (paint instanceof Paint.Flat flat) {
-      return out.put("flat", flat.colour().text());
-    }
-    if (paint instanceof Paint.Linear linear) {
-      out.put("linear", linear.angle());
-      stops(out, linear.stops());
-      return out;
-    }
-    out.put("radial", true);
-    stops(out, ((Paint.Radial) paint).stops());
-    return out;
+    return paint.accept(
+        new Paint.Visitor<>() {
+          @Override
+          public ObjectNode flat(Paint.Flat flat) {
+            return out.put("flat", flat.colour().text());
+          }
+
+          @Override
+          public ObjectNode linear(Paint.Linear linear) {
+            out.put("linear", linear.angle());
+            stops(out, linear.stops());
+            return out;
+          }
+
+          @Override
+          public ObjectNode radial(Paint.Radial radial) {
+            out.put("radial", true);
+            stops(out, radial.stops());
+            return out;
+          }
+        });
   }
 
   private static void stops(ObjectNode out, List<Paint.Stop> stops) {

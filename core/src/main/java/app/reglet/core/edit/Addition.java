@@ -1,0 +1,68 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.book.Fact;
+import app.reglet.core.wrap.PanelKind;
+import java.util.List;
+
+/** A change that puts a new piece on the outside. */
+public sealed interface Addition extends Edit {
+  @Override
+  default List<String> pieces() {
+    return List.of();
+  }
+
+  @Override
+  default <R> R accept(Edit.Visitor<R> visitor) {
+    return visitor.addition(this);
+  }
+
+  /** Hands itself to the method of its kind. */
+  <R> R add(Kinds<R> kinds);
+
+  /** What can be done with each kind. */
+  interface Kinds<R> {
+    R words(AddWords edit);
+
+    R band(AddBand edit);
+
+    R picture(AddPicture edit);
+
+    R barcode(AddBarcode edit);
+  }
+
+  /**
+   * Words put on a panel.
+   *
+   * @param fact the fact they follow, null for words of their own
+   */
+  record AddWords(PanelKind panel, Fact fact) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.words(this);
+    }
+  }
+
+  /** A band of colour put behind the other pieces, across a panel. */
+  record AddBand(PanelKind panel) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.band(this);
+    }
+  }
+
+  /** A picture put on a panel. */
+  record AddPicture(PanelKind panel, String sha, String name) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.picture(this);
+    }
+  }
+
+  /** The barcode put in its area. */
+  record AddBarcode() implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.barcode(this);
+    }
+  }
+}
