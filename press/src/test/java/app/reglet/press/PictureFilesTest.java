@@ -11,6 +11,7 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.JpegFile;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
@@ -391,7 +392,7 @@ public class PictureFilesTest {
     byte[] deep = jpeg.clone();
     deep[frame + 4] = 12;
     assertThatThrownBy(() -> PictureReader.read(deep)).hasMessageContaining("12 bits a channel");
-    assertThatThrownBy(() -> PictureReader.read(new byte[PictureReader.MOST_BYTES + 1]))
+    assertThatThrownBy(() -> PictureReader.read(new byte[PictureLimits.MOST_BYTES + 1]))
         .hasMessageContaining("The file has 80.0 MB; a picture has at most 80 MB");
   }
 

@@ -232,13 +232,12 @@ final class BindingReader {
   }
 
   private CostRule cost(DocumentPart p) {
-    DocumentPart.Prices perPage = p.prices("perPage");
     Map<String, BigDecimal> prices = new HashMap<>();
-    for (String ink : perPage.names()) {
+    for (String ink : p.priced("perPage")) {
       if (listed.inks() != null && !listed.inks().contains(ink)) {
-        throw perPage.refuse(ink, "is an ink which the sheet does not list.");
+        throw p.refuse("perPage." + ink, "is an ink which the sheet does not list.");
       }
-      prices.put(ink, perPage.get(ink));
+      prices.put(ink, p.price("perPage", ink));
     }
     if (prices.isEmpty()) {
       throw p.refuse("perPage", "must give a price for at least one ink.");

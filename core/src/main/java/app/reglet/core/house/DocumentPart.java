@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
@@ -108,46 +109,34 @@ final class DocumentPart {
     return field.otherwise();
   }
 
+  /** Reads a value; what is wrong with it is told with the field's name. */
+  private <T> T value(JsonNode found, String where, Function<JsonNode, T> reading) {
+    try {
+      return reading.apply(found);
+    } catch (Refusal r) {
+      throw new Refusal(where, named(where) + " " + r.getMessage());
+    }
+  }
+
+  private <T> T value(String key, Function<JsonNode, T> reading) {
+    return value(need(key), path(key), reading);
+  }
+
   /** A text; empty when it may be absent and is. */
   String text(String key) {
     Kind.Text kind = kind(key, Kind.Text.class);
-    if (!has(key)) {
-      return otherwise(key);
-    }
-    String text = string(key);
-    if (!kind.pattern().isEmpty() && !text.matches(kind.pattern())) {
-      throw refuse(key, "is “" + text + "”: " + kind.said());
-    }
-    return text;
+    return has(key) ? value(key, n -> FieldValues.text(n, kind)) : otherwise(key);
   }
 
   /** A short name that the sheet defines; whether it does is the caller's to see. */
   String name(String key) {
     kind(key, Kind.Name.class);
-    return has(key) ? string(key) : otherwise(key);
-  }
-
-  private String string(String key) {
-    JsonNode found = need(key);
-    if (!found.isString() || found.stringValue().isBlank()) {
-      throw refuse(key, "must be a text.");
-    }
-    if (found.stringValue().length() > Kind.Text.MOST) {
-      throw refuse(key, "is longer than " + Kind.Text.MOST + " characters.");
-    }
-    return found.stringValue().strip();
+    return has(key) ? value(key, FieldValues::string) : otherwise(key);
   }
 
   boolean flag(String key) {
     kind(key, Kind.Flag.class);
-    Optional<JsonNode> found = find(key);
-    if (found.isEmpty()) {
-      return Boolean.parseBoolean(otherwise(key));
-    }
-    if (!found.get().isBoolean()) {
-      throw refuse(key, "must be true or false.");
-    }
-    return found.get().booleanValue();
+    return has(key) ? value(key, FieldValues::flag) : Boolean.parseBoolean(otherwise(key));
   }
 
   int count(String key) {
@@ -156,45 +145,13 @@ final class DocumentPart {
 
   Optional<Integer> optionalCount(String key) {
     Kind.Count kind = kind(key, Kind.Count.class);
-    Optional<JsonNode> found = find(key);
-    if (found.isEmpty()) {
-      return Optional.empty();
-    }
-    if (!found.get().isIntegralNumber() || !found.get().canConvertToInt()) {
-      throw refuse(key, "must be a whole number.");
-    }
-    int value = found.get().intValue();
-    if (value < kind.least() || value > kind.most()) {
-      throw refuse(
-          key, "is " + value + "; it must be from " + kind.least() + " to " + kind.most() + ".");
-    }
-    return Optional.of(value);
+    return has(key) ? Optional.of(value(key, n -> FieldValues.count(n, kind))) : Optional.empty();
   }
 
   /** A bare number. */
   BigDecimal number(String key) {
-    return number(need(key), key, kind(key, Kind.Decimal.class));
-  }
-
-  private BigDecimal number(JsonNode found, String key, Kind.Decimal kind) {
-    if (!found.isNumber()) {
-      throw refuse(key, kind.zero() ? "must be a number, such as 0.85." : "must be a number.");
-    }
-    BigDecimal value = found.decimalValue();
-    if (value.signum() < (kind.zero() ? 0 : 1)
-        || value.compareTo(BigDecimal.valueOf(Kind.Decimal.MOST)) > 0
-        || value.scale() > kind.decimals()) {
-      throw refuse(
-          key,
-          String.format(
-              Locale.ROOT,
-              "is %s; %s, at most %s, with at most %d decimals.",
-              value.toPlainString(),
-              kind.zero() ? "a price is 0 or more" : "it must be above 0",
-              String.format(Locale.ROOT, "%,d", Kind.Decimal.MOST).replace(',', ' '),
-              kind.decimals()));
-    }
-    return value;
+    Kind.Decimal kind = kind(key, Kind.Decimal.class);
+    return value(key, n -> FieldValues.number(n, kind));
   }
 
   /** A length; what the grammar takes when it may be absent and is. */
@@ -204,69 +161,14 @@ final class DocumentPart {
 
   Optional<Length> optionalLength(String key) {
     Kind.LengthText kind = kind(key, Kind.LengthText.class);
-    if (!has(key)) {
-      return Optional.empty();
-    }
-    Length length = anyLength(key);
-    switch (kind.least()) {
-      case ANY -> {
-        // above or below zero
-      }
-      case ZERO -> {
-        if (length.isNegative()) {
-          throw refuse(key, "is negative; it must be zero or more.");
-        }
-      }
-      case ABOVE_ZERO -> {
-        if (!length.isPositive()) {
-          throw refuse(key, "is " + length.print(unit) + "; it must be above zero.");
-        }
-      }
-    }
-    return Optional.of(length);
-  }
-
-  private Length anyLength(String key) {
-    JsonNode found = need(key);
-    if (!found.isString()) {
-      throw refuse(key, "must be a length in quotes with its unit, such as \"0.125 in\".");
-    }
-    Length length;
-    try {
-      length = Length.parse(found.stringValue(), unit);
-    } catch (Refusal r) {
-      throw refuse(key, "is no length. " + r.getMessage());
-    }
-    if (length.abs().isMoreThan(Kind.LengthText.LONGEST)) {
-      throw refuse(
-          key,
-          "is "
-              + length.print(unit)
-              + "; no length on a cover is more than "
-              + Kind.LengthText.LONGEST.print(unit)
-              + ".");
-    }
-    return length;
+    return has(key)
+        ? Optional.of(value(key, n -> FieldValues.length(n, kind, unit)))
+        : Optional.empty();
   }
 
   Size size(String key) {
     kind(key, Kind.SizeText.class);
-    return size(need(key), path(key));
-  }
-
-  private Size size(JsonNode found, String where) {
-    if (!found.isString()) {
-      throw new Refusal(where, named(where) + " must be a size in quotes, such as \"6 x 9 in\".");
-    }
-    try {
-      Size size = Size.parse(found.stringValue(), unit);
-      if (!size.width().isPositive() || !size.height().isPositive()) {
-        throw new Refusal("both sides must be above zero.");
-      }
-      return size;
-    } catch (Refusal r) {
-      throw new Refusal(where, named(where) + " is no size. " + r.getMessage());
-    }
+    return value(key, n -> FieldValues.size(n, unit));
   }
 
   List<Size> sizes(String key) {
@@ -274,51 +176,29 @@ final class DocumentPart {
     List<JsonNode> items = items(key, Kind.Sizes.MOST);
     List<Size> sizes = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
-      sizes.add(size(items.get(i), path(key) + "[" + i + "]"));
+      sizes.add(value(items.get(i), path(key) + "[" + i + "]", n -> FieldValues.size(n, unit)));
     }
     return sizes;
   }
 
   /** Some of the values that the grammar lists. */
   Set<String> several(String key) {
-    List<String> known = kind(key, Kind.Several.class).values();
-    Set<String> texts = texts(key);
-    for (String text : texts) {
-      if (!known.contains(text)) {
-        throw refuse(key, "names “" + text + "”; it must be of " + String.join(", ", known) + ".");
-      }
-    }
-    return texts;
+    Kind.Several kind = kind(key, Kind.Several.class);
+    List<JsonNode> items = items(key, Kind.Names.MOST);
+    return items.isEmpty() ? Set.of() : value(key, n -> FieldValues.several(items, kind));
   }
 
   /** Short names that the sheet defines; whether it does is the caller's to see. */
   Set<String> names(String key) {
     kind(key, Kind.Names.class);
-    return texts(key);
-  }
-
-  private Set<String> texts(String key) {
-    Set<String> texts = new HashSet<>();
-    for (JsonNode item : items(key, Kind.Names.MOST)) {
-      if (!item.isString()) {
-        throw refuse(key, "must be a list of texts.");
-      }
-      texts.add(item.stringValue());
-    }
-    return texts;
+    List<JsonNode> items = items(key, Kind.Names.MOST);
+    return items.isEmpty() ? Set.of() : value(key, n -> FieldValues.texts(items));
   }
 
   /** One of the values that the grammar lists. */
   String choice(String key) {
-    List<String> known = kind(key, Kind.Choice.class).values();
-    if (!has(key)) {
-      return otherwise(key);
-    }
-    String wanted = string(key);
-    if (!known.contains(wanted)) {
-      throw refuse(key, "is “" + wanted + "”; it must be one of " + String.join(", ", known) + ".");
-    }
-    return wanted;
+    Kind.Choice kind = kind(key, Kind.Choice.class);
+    return has(key) ? value(key, n -> FieldValues.choice(n, kind)) : otherwise(key);
   }
 
   /** One of the values that the grammar lists, as the constant it is the document's name of. */
@@ -352,43 +232,26 @@ final class DocumentPart {
     return parts;
   }
 
-  /** Prices by name, in a part of their own. */
-  Prices prices(String key) {
-    Kind.Prices kind = kind(key, Kind.Prices.class);
-    return new Prices(kind.price(), new DocumentPart(NOTHING, "", need(key), path(key), unit));
+  /** The names of an object of prices. */
+  List<String> priced(String key) {
+    kind(key, Kind.Prices.class);
+    JsonNode found = need(key);
+    if (!found.isObject()) {
+      throw refuse(key, "must be an object in { }.");
+    }
+    return List.copyOf(found.propertyNames());
   }
 
-  private static final PartType NOTHING =
-      new PartType("prices", "", List.of(), List.of(), List.of());
-
-  /** An object of prices by name. */
-  record Prices(Kind.Decimal price, DocumentPart part) {
-    List<String> names() {
-      return List.copyOf(part.node.propertyNames());
-    }
-
-    BigDecimal get(String name) {
-      return part.number(part.node.get(name), name, price);
-    }
-
-    Refusal refuse(String name, String reason) {
-      return part.refuse(name, reason);
-    }
+  /** One of an object of prices. */
+  BigDecimal price(String key, String name) {
+    Kind.Prices kind = kind(key, Kind.Prices.class);
+    return value(
+        need(key).get(name), path(key) + "." + name, n -> FieldValues.number(n, kind.price()));
   }
 
   /** The items of a list; none when the field is absent. */
   private List<JsonNode> items(String key, int most) {
-    Optional<JsonNode> found = find(key);
-    if (found.isEmpty()) {
-      return List.of();
-    }
-    if (!found.get().isArray()) {
-      throw refuse(key, "must be a list in [ ].");
-    }
-    if (found.get().size() > most) {
-      throw refuse(key, "has " + found.get().size() + " items; at most " + most + " are read.");
-    }
-    return List.copyOf(found.get().values());
+    return has(key) ? value(key, n -> FieldValues.items(n, most)) : List.of();
   }
 
   /**

@@ -4,8 +4,6 @@ import app.reglet.core.Refusal;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
-import java.text.Normalizer;
-import java.util.Locale;
 
 /**
  * Reads lengths as people type them: {@code 152.4mm}, {@code 6"}, {@code 6 1/8 in}, {@code 49p6}
@@ -18,30 +16,6 @@ final class LengthParser {
   private static final int LONGEST_INPUT = 80;
   private static final int LONGEST_NUMBER = 20;
 
-  /** An exact fraction, of mm when {@code length}, else a bare number. */
-  private record Value(BigInteger n, BigInteger d, boolean length) {
-    static Value number(BigDecimal v) {
-      return v.scale() <= 0
-          ? new Value(v.toBigIntegerExact(), BigInteger.ONE, false)
-          : new Value(v.unscaledValue(), BigInteger.TEN.pow(v.scale()), false);
-    }
-
-    Value in(Unit unit) {
-      // mm = count × quanta(unit) / quanta(mm)
-      return new Value(
-          n.multiply(BigInteger.valueOf(unit.quanta())),
-          d.multiply(BigInteger.valueOf(Unit.MM.quanta())),
-          true);
-    }
-
-    Value add(Value o, int sign) {
-      return new Value(
-          n.multiply(o.d).add(o.n.multiply(d).multiply(BigInteger.valueOf(sign))),
-          d.multiply(o.d),
-          length);
-    }
-  }
-
   private final String typed;
   private final String text;
   private final Unit unitInForce;
@@ -51,7 +25,7 @@ final class LengthParser {
   private LengthParser(String typed, Unit unitInForce) {
     this.typed = typed;
     this.unitInForce = unitInForce;
-    this.text = plain(typed);
+    this.text = PlainText.of(typed);
   }
 
   static Length length(String typed, Unit unitInForce) {
@@ -80,62 +54,28 @@ final class LengthParser {
     return typed;
   }
 
-  /** One script of digits, one kind of quotes and spaces, fractions as n/d. */
-  private static String plain(String typed) {
-    StringBuilder out = new StringBuilder();
-    typed
-        .codePoints()
-        .forEach(
-            c -> {
-              if (c > 127 && Character.isDigit(c)) {
-                out.append(Character.digit(c, 10));
-              } else if (c > 127 && Character.getType(c) == Character.OTHER_NUMBER) {
-                out.append(' ')
-                    .append(
-                        Normalizer.normalize(Character.toString(c), Normalizer.Form.NFKC)
-                            .replace('⁄', '/'));
-              } else {
-                out.appendCodePoint(c);
-              }
-            });
-    return out.toString()
-        .replace('⁄', '/')
-        .replace('″', '"')
-        .replace('”', '"')
-        .replace('“', '"')
-        .replace("''", "\"")
-        .replace('×', '*')
-        .replace('·', '*')
-        .replace('÷', '/')
-        .replace('−', '-')
-        .replace('\u00a0', ' ')
-        .replace('\u202f', ' ')
-        .replace('\u2009', ' ')
-        .toLowerCase(Locale.ROOT);
-  }
-
   private Length read() {
-    Value value = sum();
+    Fraction value = sum();
     skipSpace();
     if (at < text.length()) {
       throw unreadable();
     }
-    Value length = asLength(value);
+    Fraction length = asLength(value);
     BigDecimal mm =
-        new BigDecimal(length.n).divide(new BigDecimal(length.d), 30, RoundingMode.HALF_EVEN);
+        new BigDecimal(length.n()).divide(new BigDecimal(length.d()), 30, RoundingMode.HALF_EVEN);
     return Length.of(mm, Unit.MM);
   }
 
-  private Value sum() {
-    Value left = product();
+  private Fraction sum() {
+    Fraction left = product();
     while (true) {
       char c = peek();
       if (c != '+' && c != '-') {
         return left;
       }
       at++;
-      Value right = product();
-      if (left.length != right.length) {
+      Fraction right = product();
+      if (left.length() != right.length()) {
         left = asLength(left);
         right = asLength(right);
       }
@@ -143,49 +83,52 @@ final class LengthParser {
     }
   }
 
-  private Value product() {
-    Value left = factor();
+  private Fraction product() {
+    Fraction left = factor();
     while (true) {
       char c = peek();
       if (c != '*' && c != '/') {
         return left;
       }
       at++;
-      Value right = factor();
+      Fraction right = factor();
       if (c == '*') {
-        if (left.length && right.length) {
+        if (left.length() && right.length()) {
           throw new Refusal(
               "“" + typed.strip() + "” multiplies two lengths, which makes an area, not a length.");
         }
         left =
-            new Value(
-                left.n.multiply(right.n), left.d.multiply(right.d), left.length || right.length);
+            new Fraction(
+                left.n().multiply(right.n()),
+                left.d().multiply(right.d()),
+                left.length() || right.length());
       } else {
-        if (right.length) {
+        if (right.length()) {
           throw new Refusal(
               "“" + typed.strip() + "” divides by a length: divide by a plain number.");
         }
-        if (right.n.signum() == 0) {
+        if (right.n().signum() == 0) {
           throw new Refusal("“" + typed.strip() + "” divides by zero.");
         }
-        left = new Value(left.n.multiply(right.d), left.d.multiply(right.n), left.length);
-        if (left.d.signum() < 0) {
-          left = new Value(left.n.negate(), left.d.negate(), left.length);
+        left =
+            new Fraction(left.n().multiply(right.d()), left.d().multiply(right.n()), left.length());
+        if (left.d().signum() < 0) {
+          left = new Fraction(left.n().negate(), left.d().negate(), left.length());
         }
       }
     }
   }
 
-  private Value factor() {
+  private Fraction factor() {
     char c = peek();
     if (c == '-' || c == '+') {
       at++;
-      Value v = factor();
-      return c == '-' ? new Value(v.n.negate(), v.d, v.length) : v;
+      Fraction v = factor();
+      return c == '-' ? new Fraction(v.n().negate(), v.d(), v.length()) : v;
     }
     if (c == '(') {
       at++;
-      Value v = sum();
+      Fraction v = sum();
       if (peek() != ')') {
         throw new Refusal("“" + typed.strip() + "” opens a bracket that is not closed.");
       }
@@ -195,8 +138,8 @@ final class LengthParser {
     return quantity();
   }
 
-  private Value quantity() {
-    Value number = Value.number(number());
+  private Fraction quantity() {
+    Fraction number = Fraction.number(number());
     int mark = at;
     // 6 1/8 and 1/8: a whole number and a fraction of whole numbers, no unit between
     if (peek() == '/' || Character.isDigit(peek())) {
@@ -208,12 +151,12 @@ final class LengthParser {
         if (denominator != null
             && !denominator.matches("0+")
             && peek() != '.'
-            && number.d.equals(BigInteger.ONE)) {
+            && number.d().equals(BigInteger.ONE)) {
           BigInteger d = new BigInteger(denominator);
           number =
               mixed
-                  ? new Value(number.n.multiply(d).add(new BigInteger(numerator)), d, false)
-                  : new Value(number.n, d, false);
+                  ? new Fraction(number.n().multiply(d).add(new BigInteger(numerator)), d, false)
+                  : new Fraction(number.n(), d, false);
           mark = at;
         }
       }
@@ -224,9 +167,9 @@ final class LengthParser {
       return number;
     }
     unitSeen = unit;
-    Value value = number.in(unit);
+    Fraction value = number.in(unit);
     if (unit == Unit.PICA && at < text.length() && Character.isDigit(text.charAt(at))) {
-      value = value.add(Value.number(number()).in(Unit.PT), 1);
+      value = value.add(Fraction.number(number()).in(Unit.PT), 1);
     }
     return value;
   }
@@ -316,8 +259,8 @@ final class LengthParser {
     return Unit.PX;
   }
 
-  private Value asLength(Value v) {
-    return v.length ? v : v.in(unitInForce);
+  private Fraction asLength(Fraction v) {
+    return v.length() ? v : v.in(unitInForce);
   }
 
   private char peek() {

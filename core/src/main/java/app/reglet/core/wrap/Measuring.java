@@ -5,7 +5,6 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Flaps;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.Make;
 import app.reglet.core.house.RuleSheet;
@@ -214,6 +213,7 @@ public final class Measuring implements Make.Visitor<Void> {
     Box whole = new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height());
     Box trimmed = whole.inset(margin);
 
+    KeptZones keep = new KeptZones(rules, spec.turn(), hingeInside);
     List<Panel> panels = new ArrayList<>();
     List<Fold> folds = new ArrayList<>();
     List<Zone> zones = new ArrayList<>();
@@ -233,8 +233,8 @@ public final class Measuring implements Make.Visitor<Void> {
                   after == null ? margin.right() : Length.ZERO,
                   margin.bottom(),
                   before == null ? margin.left() : Length.ZERO));
-      panels.add(new Panel(s.kind(), box, art, safe(s.kind(), box, before, after)));
-      hingeZone(s.kind(), box, before, after, zones);
+      panels.add(new Panel(s.kind(), box, art, keep.safe(s.kind(), box, before, after)));
+      keep.hinge(s.kind(), box, before).ifPresent(zones::add);
       x = x.plus(s.width());
     }
     for (Panel p : panels) {
@@ -245,7 +245,9 @@ public final class Measuring implements Make.Visitor<Void> {
         rules
             .barcode()
             .ifPresent(
-                b -> zones.add(new Zone(Zone.Kind.BARCODE, PanelKind.BACK, barcode(b, p.trim()))));
+                b ->
+                    zones.add(
+                        new Zone(Zone.Kind.BARCODE, PanelKind.BACK, keep.barcode(b, p.trim()))));
       }
     }
     return new Wrap(
@@ -266,52 +268,6 @@ public final class Measuring implements Make.Visitor<Void> {
         dimensions(sheet, trimmed, panels),
         widthSum,
         heightSum);
-  }
-
-  private Box safe(PanelKind kind, Box box, PanelKind before, PanelKind after) {
-    if (kind.isHinge()) {
-      return new Box(box.centreX(), box.centreY(), Length.ZERO, Length.ZERO);
-    }
-    Length trim = rules.safe().trim();
-    return box.inset(new Edges(trim, safeFrom(kind, after), trim, safeFrom(kind, before)));
-  }
-
-  private Length safeFrom(PanelKind kind, PanelKind neighbour) {
-    if (neighbour == null) {
-      return rules.safe().trim();
-    }
-    if (neighbour.isHinge()) {
-      return rules.safe().hinge();
-    }
-    boolean besideSpine = neighbour == PanelKind.SPINE;
-    if (besideSpine && hingeInside.isPositive()) {
-      return hingeInside.plus(rules.safe().hinge());
-    }
-    return rules.safe().fold();
-  }
-
-  private void hingeZone(
-      PanelKind kind, Box box, PanelKind before, PanelKind after, List<Zone> zones) {
-    if (kind.isHinge()) {
-      zones.add(new Zone(Zone.Kind.HINGE, kind, box));
-    } else if (hingeInside.isPositive() && (kind == PanelKind.BACK || kind == PanelKind.FRONT)) {
-      Length left = before == PanelKind.SPINE ? box.left() : box.right().minus(hingeInside);
-      zones.add(
-          new Zone(Zone.Kind.HINGE, kind, new Box(left, box.top(), hingeInside, box.height())));
-    }
-  }
-
-  private Box barcode(BarcodeRule b, Box back) {
-    boolean spineOnRight = spec.turn() == PageTurn.LTR;
-    boolean onRight = spineOnRight == (b.corner() == BarcodeRule.Corner.SPINE);
-    Length fromSide =
-        b.corner() == BarcodeRule.Corner.SPINE ? b.fromSide().plus(hingeInside) : b.fromSide();
-    Length width = b.width().min(back.width());
-    Length height = b.height().min(back.height());
-    Length left = onRight ? back.right().minus(fromSide).minus(width) : back.left().plus(fromSide);
-    left = left.max(back.left()).min(back.right().minus(width));
-    Length top = back.bottom().minus(b.fromTail()).minus(height).max(back.top());
-    return new Box(left, top, width, height);
   }
 
   private List<Dimension> dimensions(Size sheet, Box trimmed, List<Panel> panels) {

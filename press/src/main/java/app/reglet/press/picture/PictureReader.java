@@ -3,44 +3,17 @@ package app.reglet.press.picture;
 import app.reglet.core.Refusal;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
-import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
-import java.util.Locale;
-import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageInputStream;
-import javax.imageio.stream.ImageOutputStream;
 
 /** Reads pictures that people bring: checks them, and decodes them upright. */
 public final class PictureReader {
-  /** Largest file taken. */
-  public static final int MOST_BYTES = 80_000_000;
-
-  /** Most pixels taken: a 17 × 24 in sheet at 500 ppi. */
-  public static final long MOST_PIXELS = 100_000_000L;
-
-  /** Most pixels of a progressive JPEG: its decoder holds some six bytes for each. */
-  private static final long MOST_PROGRESSIVE = 50_000_000L;
-
-  /** Most pixels of a JPEG in CMYK, whose colours are converted at some two million a second. */
-  private static final long MOST_CMYK = 40_000_000L;
-
-  /** Most bytes of an interlaced PNG when it is unpacked. */
-  private static final long MOST_INTERLACED = 100_000_000L;
-
-  /** Most scans of a JPEG. */
-  private static final int MOST_SCANS = 200;
-
   private static final int SAMPLE = 96;
   private static final int RGB = 3;
   private static final int WHITE = 0xffffff;
@@ -81,7 +54,8 @@ public final class PictureReader {
    */
   public static Shown shown(FileBytes file, Budget budget, int longest) {
     Looked looked = look(file, budget, longest);
-    return new Shown(looked.picture(), screen(looked.sample(), looked.picture(), longest));
+    return new Shown(
+        looked.picture(), ScreenPicture.of(looked.sample(), looked.picture(), longest));
   }
 
   /** A picture, and every n-th of its stored pixels. */
@@ -89,33 +63,22 @@ public final class PictureReader {
 
   private static Looked look(FileBytes file, Budget budget, int longest) {
     long length = file.length();
-    if (length == 0) {
-      throw new Refusal("picture", "The file is empty: choose a JPEG, PNG or TIFF picture.");
-    }
-    if (length > MOST_BYTES) {
-      throw new Refusal(
-          "picture",
-          String.format(
-              Locale.ROOT,
-              "The file has %.1f MB; a picture has at most %d MB.",
-              length / 1e6,
-              MOST_BYTES / 1_000_000));
-    }
+    PictureLimits.check(length);
     Picture.Format format = null;
     try {
       format = format(file.first(16));
       long unpacked = 0;
       if (format == Picture.Format.JPEG) {
-        expectUsable(JpegFile.of(file));
+        PictureLimits.check(JpegFile.of(file));
       } else if (format == Picture.Format.PNG) {
         PngFile png = PngFile.of(file);
-        expectUsable(png);
+        PictureLimits.check(png);
         unpacked = png.unpacked();
       }
       try (Opened opened = Opened.of(file, format, budget)) {
         int w = opened.reader.getWidth(0);
         int h = opened.reader.getHeight(0);
-        expectPixels("The picture", w, h, MOST_PIXELS, "");
+        PictureLimits.check(w, h);
         budget.allowUnpacked(Math.max(unpacked, RGB * (long) w * h));
         int orientation = ExifOrientation.of(file, format, budget);
         boolean swap = Orientation.swapsSides(orientation);
@@ -152,69 +115,6 @@ public final class PictureReader {
         "The "
             + (format == null ? "picture" : format)
             + " file can't be read: it is damaged, or of a kind Reglet does not know. Save it anew and try again.");
-  }
-
-  private static void expectUsable(JpegFile jpeg) {
-    if (jpeg.bits() != 8) {
-      throw new Refusal(
-          "picture",
-          "This JPEG has " + jpeg.bits() + " bits a channel; 8 can be printed: save it with 8.");
-    }
-    if (jpeg.scans() > MOST_SCANS) {
-      throw new Refusal(
-          "picture",
-          String.format(
-              Locale.ROOT,
-              "This JPEG comes in %,d scans; a progressive one has some ten, at most %d are read. Save it anew.",
-              jpeg.scans(),
-              MOST_SCANS));
-    }
-    expectPixels("The picture", jpeg.width(), jpeg.height(), MOST_PIXELS, "");
-    if (jpeg.progressive()) {
-      expectPixels(
-          "This progressive JPEG",
-          jpeg.width(),
-          jpeg.height(),
-          MOST_PROGRESSIVE,
-          " of progressive ones: save it as a baseline JPEG");
-    }
-    if (jpeg.channels() == 4) {
-      expectPixels(
-          "This JPEG of four channels",
-          jpeg.width(),
-          jpeg.height(),
-          MOST_CMYK,
-          " of such: save it smaller");
-    }
-  }
-
-  private static void expectUsable(PngFile png) {
-    expectPixels("The picture", png.width(), png.height(), MOST_PIXELS, "");
-    if (png.interlaced() && png.unpacked() > MOST_INTERLACED) {
-      throw new Refusal(
-          "picture",
-          String.format(
-              Locale.ROOT,
-              "This interlaced PNG unpacks to %.0f MB, which must be in memory at once; at most %d MB are. Save it without interlacing.",
-              png.unpacked() / 1e6,
-              MOST_INTERLACED / 1_000_000));
-    }
-  }
-
-  private static void expectPixels(String what, long w, long h, long most, String kind) {
-    if (w * h > most) {
-      throw new Refusal(
-          "picture",
-          String.format(
-              Locale.ROOT,
-              "%s has %d × %d = %.0f million pixels; at most %d million are taken%s.",
-              what,
-              w,
-              h,
-              (double) w * h / 1e6,
-              most / 1_000_000,
-              kind));
-    }
   }
 
   /**
@@ -281,54 +181,6 @@ public final class PictureReader {
    */
   public static byte[] screen(Picture picture, int longest) {
     return shown(picture.file(), Budget.forFile(picture.file().length()), longest).screen();
-  }
-
-  private static byte[] screen(BufferedImage stored, Picture picture, int longest) {
-    boolean clear = stored.getColorModel().hasAlpha();
-    boolean swap = Orientation.swapsSides(picture.orientation());
-    int uw = swap ? stored.getHeight() : stored.getWidth();
-    int uh = swap ? stored.getWidth() : stored.getHeight();
-    double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
-    int tw = Math.max(1, (int) Math.round(uw * scale));
-    int th = Math.max(1, (int) Math.round(uh * scale));
-    BufferedImage out =
-        new BufferedImage(tw, th, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = out.createGraphics();
-    g.setRenderingHint(
-        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-    g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
-    AffineTransform t = AffineTransform.getScaleInstance(tw, th);
-    t.concatenate(Orientation.upright(picture.orientation()));
-    t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
-    g.drawImage(stored, t, null);
-    g.dispose();
-    try {
-      return clear ? png(out) : jpeg(out, 0.86f);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static byte[] png(BufferedImage image) throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", out);
-    return out.toByteArray();
-  }
-
-  /** A JPEG of an RGB picture. */
-  public static byte[] jpeg(BufferedImage image, float quality) throws IOException {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
-      ImageWriteParam param = writer.getDefaultWriteParam();
-      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      param.setCompressionQuality(quality);
-      writer.setOutput(stream);
-      writer.write(null, new IIOImage(image, null, null), param);
-    } finally {
-      writer.dispose();
-    }
-    return out.toByteArray();
   }
 
   private static Picture.Format format(byte[] f) {

@@ -1,6 +1,6 @@
 package app.reglet.web.demo;
 
-import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.ScreenPicture;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.GradientPaint;
@@ -48,7 +48,7 @@ final class DemoArt {
     }
     g.dispose();
     try {
-      return PictureReader.jpeg(image, 0.9f);
+      return ScreenPicture.jpeg(image, 0.9f);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -3,6 +3,7 @@ package app.reglet.web.pictures;
 import app.reglet.core.Refusal;
 import app.reglet.press.compose.Pictures;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.reading.ReadingDesk.PictureFacts;
@@ -64,13 +65,13 @@ public class PictureStore implements Pictures {
    */
   public Picture add(Path file, String name) throws IOException {
     long bytes = Files.size(file);
-    if (bytes > PictureReader.MOST_BYTES) {
+    if (bytes > PictureLimits.MOST_BYTES) {
       throw new Refusal(
           "picture",
           "The file has "
               + bytes / 1_000_000
               + " MB; a picture has at most "
-              + PictureReader.MOST_BYTES / 1_000_000
+              + PictureLimits.MOST_BYTES / 1_000_000
               + " MB.");
     }
     room.need(bytes);

@@ -14,10 +14,8 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.compose.Pictures;
@@ -28,7 +26,6 @@ import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.Logger;
@@ -134,27 +131,7 @@ public class Covers {
     if (current <= e.getHouseVersion()) {
       return Optional.empty();
     }
-    RuleSheet newer = houses.get(e.getHouseId(), current);
-    List<String> changes = new ArrayList<>();
-    e.specification()
-        .ifPresent(
-            spec -> {
-              try {
-                Wrap after = Measuring.measure(spec, newer);
-                cover
-                    .wrap()
-                    .ifPresent(
-                        before -> changes.addAll(WrapChange.between(before, after, cover.unit())));
-                changes.addAll(
-                    OfferCheck.run(spec, newer, cover.unit()).stream()
-                        .filter(f -> !cover.findings().contains(f))
-                        .map(f -> f.sentence().replaceAll("\\.$", ""))
-                        .toList());
-              } catch (Refusal r) {
-                changes.add(r.getMessage().replaceAll("\\.$", ""));
-              }
-            });
-    return Optional.of(new NewerSheet(e.getHouseVersion(), current, changes));
+    return Optional.of(NewerSheet.of(cover, current, houses.get(e.getHouseId(), current)));
   }
 
   /**

@@ -1,13 +1,6 @@
 package app.reglet.web.titles;
 
-import app.reglet.core.book.Binding;
-import app.reglet.core.book.Flaps;
-import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
-import app.reglet.core.book.ToldSpine;
-import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
@@ -19,15 +12,11 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import java.util.Optional;
 
-/**
- * One edition of a title. What was typed is kept beside the last value that could be read, so that
- * a slip is still there to mend after a reload and the drawing stands on the last good fact.
- */
+/** One edition of a title: its facts, and the revision of its cover that is in force. */
 @Entity
 @Table(name = "edition")
-public class EditionEntity {
+public class EditionEntity extends EditionFacts {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -37,56 +26,6 @@ public class EditionEntity {
   @ManyToOne(fetch = FetchType.EAGER, optional = false)
   @JoinColumn(name = "book_id")
   private BookEntity book;
-
-  @Column(name = "house_id")
-  private String houseId;
-
-  private String binding;
-  private String trim;
-
-  @Column(name = "trim_typed")
-  private String trimTyped = "";
-
-  private Integer pages;
-
-  @Column(name = "pages_typed")
-  private String pagesTyped = "";
-
-  @Column(name = "house_version")
-  private int houseVersion;
-
-  @Column(name = "front_flap")
-  private String frontFlap;
-
-  @Column(name = "front_flap_typed")
-  private String frontFlapTyped = "";
-
-  @Column(name = "back_flap")
-  private String backFlap;
-
-  @Column(name = "back_flap_typed")
-  private String backFlapTyped = "";
-
-  @Column(name = "told_spine")
-  private String toldSpine;
-
-  @Column(name = "told_spine_typed")
-  private String toldSpineTyped = "";
-
-  @Column(name = "told_source")
-  private String toldSource = "";
-
-  @Column(name = "inside_printed")
-  private boolean insidePrinted;
-
-  private int spread;
-
-  @Column(name = "spread_typed")
-  private String spreadTyped = "";
-
-  private String stock;
-  private String ink;
-  private String turn;
 
   /** Moved by {@link Editions#lay} alone: a change of the cover is no change of the docket. */
   @Column(updatable = false)
@@ -113,7 +52,7 @@ public class EditionEntity {
         spec.pages() > 0 ? spec.pages() : null);
     setFlaps(spec.flaps());
     spec.toldSpine().ifPresent(t -> setToldSpine("", t.width(), t.source()));
-    this.insidePrinted = spec.insidePrinted();
+    setInsidePrinted(spec.insidePrinted());
   }
 
   public Long getId() {
@@ -138,26 +77,6 @@ public class EditionEntity {
     return book;
   }
 
-  public String getHouseId() {
-    return houseId;
-  }
-
-  public String getTrimTyped() {
-    return trimTyped;
-  }
-
-  public String getPagesTyped() {
-    return pagesTyped;
-  }
-
-  public Integer getPages() {
-    return pages;
-  }
-
-  public String getStock() {
-    return stock;
-  }
-
   public int getRevision() {
     return revision;
   }
@@ -165,178 +84,5 @@ public class EditionEntity {
   /** What {@link Editions#lay} stored. */
   public void laid(int revision) {
     this.revision = revision;
-  }
-
-  public Binding getBinding() {
-    return Binding.byId(binding);
-  }
-
-  public PageTurn getTurn() {
-    return PageTurn.byId(turn);
-  }
-
-  public Size getTrim() {
-    return Size.parse(trim, Unit.MM);
-  }
-
-  /** The trim as a text that reads back to it exactly. */
-  public String getTrimKept() {
-    return trim;
-  }
-
-  /** The house and the version of its sheet that this edition is measured by. */
-  public void setHouse(String id, int version) {
-    this.houseId = id;
-    this.houseVersion = version;
-  }
-
-  /** What was chosen from lists. */
-  public void setChoices(Binding binding, String stock, String ink, PageTurn turn) {
-    this.binding = binding.id();
-    this.stock = stock;
-    this.ink = ink;
-    this.turn = turn.id();
-  }
-
-  /** What was typed, and the size it is; null keeps the last good one. */
-  public void setTrim(String typed, Size read) {
-    this.trimTyped = read == null ? typed : "";
-    if (read != null) {
-      this.trim = read.width() + " x " + read.height();
-    }
-  }
-
-  /** What was typed, and the count it is; null keeps the last good one. */
-  public void setPages(String typed, Integer read) {
-    this.pagesTyped = typed;
-    if (read != null) {
-      this.pages = read;
-    }
-  }
-
-  /** The flaps asked for, as remedied or chosen; empty takes the house's usual ones. */
-  public void setFlaps(Optional<Flaps> flaps) {
-    setFrontFlap("", flaps.map(Flaps::front).orElse(null));
-    setBackFlap("", flaps.map(Flaps::back).orElse(null));
-  }
-
-  /** What was typed when it can't be read, else the width; both empty takes the usual one. */
-  public void setFrontFlap(String wrong, Length read) {
-    this.frontFlapTyped = wrong;
-    if (wrong.isEmpty()) {
-      this.frontFlap = read == null ? null : read.toString();
-    }
-  }
-
-  /** What was typed when it can't be read, else the width; both empty takes the usual one. */
-  public void setBackFlap(String wrong, Length read) {
-    this.backFlapTyped = wrong;
-    if (wrong.isEmpty()) {
-      this.backFlap = read == null ? null : read.toString();
-    }
-  }
-
-  /** What was typed when it can't be read, else the spine the house told, and where. */
-  public void setToldSpine(String wrong, Length read, String source) {
-    this.toldSpineTyped = wrong;
-    this.toldSource = source;
-    if (wrong.isEmpty()) {
-      this.toldSpine = read == null ? null : read.toString();
-    }
-  }
-
-  public void setInsidePrinted(boolean printed) {
-    this.insidePrinted = printed;
-  }
-
-  /** How far the count may still go either way: what was typed when wrong, else the pages. */
-  public void setSpread(String wrong, int read) {
-    this.spreadTyped = wrong;
-    if (wrong.isEmpty()) {
-      this.spread = read;
-    }
-  }
-
-  public Optional<Length> getFrontFlap() {
-    return length(frontFlap);
-  }
-
-  public Optional<Length> getBackFlap() {
-    return length(backFlap);
-  }
-
-  public Optional<Length> getToldSpine() {
-    return length(toldSpine);
-  }
-
-  private static Optional<Length> length(String kept) {
-    return Optional.ofNullable(kept).map(k -> Length.parse(k, Unit.MM));
-  }
-
-  public String getFrontFlapTyped() {
-    return frontFlapTyped;
-  }
-
-  public String getBackFlapTyped() {
-    return backFlapTyped;
-  }
-
-  public String getToldSpineTyped() {
-    return toldSpineTyped;
-  }
-
-  public String getToldSource() {
-    return toldSource;
-  }
-
-  public boolean isInsidePrinted() {
-    return insidePrinted;
-  }
-
-  /** Pages that the count may still go either way; zero when it is final. */
-  public int getSpread() {
-    return spread;
-  }
-
-  public String getSpreadTyped() {
-    return spreadTyped;
-  }
-
-  public int getHouseVersion() {
-    return houseVersion;
-  }
-
-  public String getInk() {
-    return ink;
-  }
-
-  private Optional<Flaps> flaps() {
-    Optional<Length> front = getFrontFlap();
-    Optional<Length> back = getBackFlap();
-    return front.isEmpty() || back.isEmpty()
-        ? Optional.empty()
-        : Optional.of(new Flaps(front.get(), back.get()));
-  }
-
-  /** The facts to measure, empty while there is no page count. */
-  public Optional<Specification> specification() {
-    if (pages == null && getBinding() == Binding.EBOOK) {
-      return Optional.of(specification(1));
-    }
-    return pages == null ? Optional.empty() : Optional.of(specification(pages));
-  }
-
-  /** The facts with another page count. */
-  public Specification specification(int count) {
-    return new Specification(
-        getBinding(),
-        getTrim(),
-        count,
-        stock,
-        ink,
-        getTurn(),
-        flaps(),
-        getToldSpine().map(w -> new ToldSpine(w, toldSource)),
-        insidePrinted);
   }
 }

@@ -5,7 +5,7 @@ import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Rect;
-import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.ArtworkRaster;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -57,7 +57,7 @@ public class Fronts {
 
   private static byte[] picture(Cover cover, Box part, int width) {
     try {
-      return PictureReader.jpeg(
+      return ScreenPicture.jpeg(
           ArtworkRaster.render(cover.art().orElseThrow(), Rect.of(part), width), 0.86f);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

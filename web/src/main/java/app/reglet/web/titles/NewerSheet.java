@@ -1,5 +1,12 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.Refusal;
+import app.reglet.core.check.OfferCheck;
+import app.reglet.core.house.RuleSheet;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.WrapChange;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -12,6 +19,31 @@ import java.util.List;
 public record NewerSheet(int from, int to, List<String> changes) {
   public NewerSheet {
     changes = List.copyOf(changes);
+  }
+
+  /** The sheet's later version, with what it would change of a cover. */
+  static NewerSheet of(Cover cover, int version, RuleSheet newer) {
+    EditionEntity e = cover.edition();
+    List<String> changes = new ArrayList<>();
+    e.specification()
+        .ifPresent(
+            spec -> {
+              try {
+                Wrap after = Measuring.measure(spec, newer);
+                cover
+                    .wrap()
+                    .ifPresent(
+                        before -> changes.addAll(WrapChange.between(before, after, cover.unit())));
+                changes.addAll(
+                    OfferCheck.run(spec, newer, cover.unit()).stream()
+                        .filter(f -> !cover.findings().contains(f))
+                        .map(f -> f.sentence().replaceAll("\\.$", ""))
+                        .toList());
+              } catch (Refusal r) {
+                changes.add(r.getMessage().replaceAll("\\.$", ""));
+              }
+            });
+    return new NewerSheet(e.getHouseVersion(), version, changes);
   }
 
   public String sentence() {

@@ -1,0 +1,68 @@
+package app.reglet.press.picture;
+
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+
+/** Small upright pictures for a screen. */
+public final class ScreenPicture {
+  private ScreenPicture() {}
+
+  /** A JPEG, or a PNG where anything shows through; its longer side at most so many pixels. */
+  static byte[] of(BufferedImage stored, Picture picture, int longest) {
+    boolean clear = stored.getColorModel().hasAlpha();
+    boolean swap = Orientation.swapsSides(picture.orientation());
+    int uw = swap ? stored.getHeight() : stored.getWidth();
+    int uh = swap ? stored.getWidth() : stored.getHeight();
+    double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
+    int tw = Math.max(1, (int) Math.round(uw * scale));
+    int th = Math.max(1, (int) Math.round(uh * scale));
+    BufferedImage out =
+        new BufferedImage(tw, th, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = out.createGraphics();
+    g.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
+    AffineTransform t = AffineTransform.getScaleInstance(tw, th);
+    t.concatenate(Orientation.upright(picture.orientation()));
+    t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
+    g.drawImage(stored, t, null);
+    g.dispose();
+    try {
+      return clear ? png(out) : jpeg(out, 0.86f);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static byte[] png(BufferedImage image) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
+  /** A JPEG of an RGB picture. */
+  public static byte[] jpeg(BufferedImage image, float quality) throws IOException {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+      ImageWriteParam param = writer.getDefaultWriteParam();
+      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      param.setCompressionQuality(quality);
+      writer.setOutput(stream);
+      writer.write(null, new IIOImage(image, null, null), param);
+    } finally {
+      writer.dispose();
+    }
+    return out.toByteArray();
+  }
+}
