@@ -6,12 +6,22 @@ import "./bench/keys.js";
 import "./bench/block.js";
 import { view } from "./bench/view.js";
 
-if (document.getElementById("sheet")) {
-  document.addEventListener("htmx:afterSettle", () => {
-    arrange();
-    view();
-    refresh();
-  });
+function show() {
+  arrange();
   view();
   refresh();
+}
+
+if (document.getElementById("sheet")) {
+  // an answer settles in several places at once; it is shown once, before anything waits for it
+  let due = false;
+  document.addEventListener("htmx:afterSettle", () => {
+    if (due) return;
+    due = true;
+    queueMicrotask(() => {
+      due = false;
+      show();
+    });
+  });
+  show();
 }

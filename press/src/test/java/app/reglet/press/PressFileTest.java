@@ -188,11 +188,20 @@ public class PressFileTest {
     String svg = ArtworkSvg.document(art, app.reglet.press.golden.Golden.ADDRESSES);
     Set<String> drawn = new HashSet<>();
     Matcher m =
-        Pattern.compile(
-                "<use href=\"#a-(?:title|subtitle|author|blurb|spine-title|spine-author|barcode-1)-([^\"]+)\"")
+        Pattern.compile("data-face=\"([^\"]+)\" data-glyphs=\"([^\"]*)\">(<path d=\"(m[^\"]+)\")?")
             .matcher(svg);
     while (m.find()) {
-      drawn.add(m.group(1));
+      int outlines = m.group(4) == null ? 0 : m.group(4).split("m").length - 1;
+      int inked = 0;
+      for (String id : m.group(2).split(" ")) {
+        String glyph = m.group(1) + "-" + id;
+        if (listed.contains(glyph)) {
+          drawn.add(glyph);
+          inked++;
+        }
+      }
+      // every glyph with ink has one outline or more
+      assertThat(outlines).isGreaterThanOrEqualTo(inked);
     }
     assertThat(drawn).isEqualTo(listed);
     // and poppler finds as many runs' words in the press file

@@ -1,31 +1,22 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
-import { board, chosen, looking } from "./model.js";
-import { refresh } from "./overlay.js";
-import { view } from "./view.js";
+import { board, chosen, merge, looking } from "./model.js";
 
 let queue = Promise.resolve();
 
 /** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. */
 export function post(path, fields) {
   queue = queue.then(() => {
-    const values = { base: document.getElementById("base").value, ...fields };
-    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values }).then(shown);
+    const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, ...fields };
+    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
   }).catch(() => {});
   return queue;
-}
-
-/** Shows what came, before the keyboard goes to it. */
-function shown() {
-  arrange();
-  view();
-  refresh();
 }
 
 export const edit = (kind, fields) => (looking() ? Promise.resolve() : post("/edits", { edit: kind, ...fields }));
 
 export function choose(id) {
   if (id === chosen()) return Promise.resolve();
-  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() }).then(shown);
+  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() });
 }
 
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */
@@ -42,6 +33,7 @@ export function arrange() {
     now.set(id, g);
   }
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
+  if (!merge(JSON.parse(changed.querySelector(".change").textContent))) location.reload();
   const stands = [...artwork.children].map((g) => g.dataset.piece);
   if (stands.join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
   changed.replaceChildren();

@@ -1,5 +1,5 @@
 // The title block, the margin and the tools: fields send what they hold, buttons what they say.
-import { board, chosen, looking } from "./model.js";
+import { board, chosen, toggled, looking } from "./model.js";
 import { choose, edit, post } from "./answers.js";
 import { hold } from "./overlay.js";
 import { takeOff } from "./keys.js";
@@ -54,7 +54,7 @@ async function upload(input, as) {
   const readout = document.getElementById("readout");
   readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
   board().classList.add("reading");
-  const values = { base: document.getElementById("base").value, as, picture: file };
+  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, picture: file };
   try {
     await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
   } finally {
@@ -68,7 +68,8 @@ async function upload(input, as) {
 document.addEventListener("click", async (e) => {
   const piece = e.target.closest("#pieces .piece");
   if (piece) {
-    await choose(piece.dataset.piece);
+    const id = piece.dataset.piece;
+    await choose(id && (e.shiftKey || e.ctrlKey || e.metaKey) ? toggled(id) : id);
     document.querySelector(`#pieces .piece[data-piece="${CSS.escape(piece.dataset.piece)}"]`)?.focus();
     return;
   }

@@ -1,5 +1,5 @@
 // Taking hold of pieces: dragging and resizing, with lines to snap to. What is sent is a distance.
-import { model, piece, loose, sheet, chosen, looking, origin, figure } from "./model.js";
+import { model, piece, loose, sheet, chosen, along, toggled, looking, origin, figure } from "./model.js";
 import { hold, path, element, refresh } from "./overlay.js";
 import { choose, edit } from "./answers.js";
 
@@ -21,7 +21,7 @@ function lines(except) {
   const x = hidden ? [] : [...m.x];
   const y = hidden ? [] : [...m.y];
   for (const p of m.pieces) {
-    if (loose(p.id).id === except) continue;
+    if (except.includes(loose(p.id).id)) continue;
     const b = bounds(p.corners);
     x.push(b.x, (b.x + b.right) / 2, b.right);
     y.push(b.y, (b.y + b.bottom) / 2, b.bottom);
@@ -58,16 +58,21 @@ document.addEventListener("pointerdown", (e) => {
   const id = g.dataset.piece;
   const p = loose(id);
   g.focus({ preventScroll: true });
+  if (e.shiftKey || e.ctrlKey || e.metaKey) {
+    choose(toggled(id)).then(() => hold(id)?.focus({ preventScroll: true }));
+    return;
+  }
+  const moving = [...new Set(along(id).map((h) => loose(h).id))];
   if (looking() || p.locked) {
     choose(id);
     return;
   }
-  drag = { id, p, start: toMm(e), resize: e.target.classList.contains("grip"), lines: lines(p.id), moved: false, x: 0, y: 0 };
+  drag = { id, p, moving, start: toMm(e), resize: e.target.classList.contains("grip"), lines: lines(moving), moved: false, x: 0, y: 0 };
   sheet().setPointerCapture(e.pointerId);
 });
 
 /** A step on the sheet along the axes of a turned piece. */
-function along(p, x, y) {
+function turned(p, x, y) {
   const a = (p.angle * Math.PI) / 180;
   return { x: x * Math.cos(a) + y * Math.sin(a), y: -x * Math.sin(a) + y * Math.cos(a) };
 }
@@ -83,7 +88,7 @@ document.addEventListener("pointermove", (e) => {
   const reach = e.altKey ? 0 : SNAP_PX / scale;
   const b = bounds(drag.p.corners);
   if (drag.resize && drag.p.angle !== 0) {
-    ({ x, y } = along(drag.p, x, y));
+    ({ x, y } = turned(drag.p, x, y));
     hairlines(null, null);
   } else {
     const sx = snapped(drag.resize ? [b.right + x] : [b.x + x, (b.x + b.right) / 2 + x, b.right + x], drag.lines.x, reach);
@@ -120,8 +125,8 @@ function show() {
     c[6] += uy[0]; c[7] += uy[1];
     hold(drag.id)?.querySelector(".box").setAttribute("d", path(c));
   } else {
-    document.getElementById("art-" + p.id)?.setAttribute("transform", `translate(${x} ${y})`);
-    for (const q of model().pieces) if (loose(q.id).id === p.id) hold(q.id)?.setAttribute("transform", `translate(${x} ${y})`);
+    for (const id of drag.moving) document.getElementById("art-" + id)?.setAttribute("transform", `translate(${x} ${y})`);
+    for (const q of model().pieces) if (drag.moving.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", `translate(${x} ${y})`);
   }
   document.getElementById("readout").textContent =
     `${figure(now[0] - from.x)}, ${figure(now[1] - from.y)} from the ${from.name} · ${figure(now[2])} × ${figure(now[3])} ${model().unit.symbol}`;
@@ -141,15 +146,15 @@ document.addEventListener("pointerup", async () => {
     return;
   }
   if (d.resize) await edit("resize", { piece: d.p.id, right: mm(d.x), bottom: mm(d.y) });
-  else await edit("move", { piece: d.p.id, right: mm(d.x), down: mm(d.y) });
-  document.getElementById("art-" + d.p.id)?.removeAttribute("transform");
+  else await edit("move", { piece: d.moving.join(","), right: mm(d.x), down: mm(d.y) });
+  for (const id of d.moving) document.getElementById("art-" + id)?.removeAttribute("transform");
   refresh();
   hold(d.id)?.focus({ preventScroll: true });
 });
 
 document.addEventListener("pointercancel", () => {
   if (!drag) return;
-  document.getElementById("art-" + drag.p.id)?.removeAttribute("transform");
+  for (const id of drag.moving) document.getElementById("art-" + id)?.removeAttribute("transform");
   drag = null;
   refresh();
 });

@@ -1,5 +1,5 @@
 // Keys: walking the pieces, nudging, taking off, undo and redo.
-import { model, piece, looking } from "./model.js";
+import { model, piece, along, loose, toggled, looking } from "./model.js";
 import { hold } from "./overlay.js";
 import { choose, edit } from "./answers.js";
 import { nudgeable } from "./drag.js";
@@ -10,17 +10,18 @@ let nudge = null;
 async function send() {
   const n = nudge;
   nudge = null;
-  await edit("move", { piece: n.id, right: `${n.x} mm`, down: `${n.y} mm` });
-  document.getElementById("art-" + n.id)?.removeAttribute("transform");
+  await edit("move", { piece: n.moving.join(","), right: `${n.x} mm`, down: `${n.y} mm` });
+  for (const m of n.moving) document.getElementById("art-" + m)?.removeAttribute("transform");
   hold(n.id)?.focus({ preventScroll: true });
 }
 
 /** Takes pieces off; the keyboard is on the next one then. */
 export async function takeOff(id) {
-  const all = model().pieces.map((p) => p.id);
-  const next = all[all.indexOf(id) + 1] ?? all[all.indexOf(id) - 1];
-  await edit("remove", { piece: id });
-  if (!piece(id)) (hold(next ?? "") ?? document.getElementById("add-what"))?.focus({ preventScroll: true });
+  const off = along(id.split(",")[0]);
+  const all = model().pieces.map((p) => p.id).filter((p) => !off.includes(p) || p === off[0]);
+  const next = all[all.indexOf(off[0]) + 1] ?? all[all.indexOf(off[0]) - 1];
+  await edit("remove", { piece: off.join(",") });
+  if (!piece(off[0])) (hold(next ?? "") ?? document.getElementById("add-what"))?.focus({ preventScroll: true });
 }
 
 document.addEventListener("keydown", (e) => {
@@ -34,7 +35,7 @@ document.addEventListener("keydown", (e) => {
   if (!id) return;
   if (e.key === "Enter" || e.key === " ") {
     e.preventDefault();
-    choose(id).then(() => hold(id)?.focus({ preventScroll: true }));
+    choose(e.shiftKey ? toggled(id) : id).then(() => hold(id)?.focus({ preventScroll: true }));
   } else if (e.key === "Escape") {
     choose("");
   } else if (looking()) {
@@ -50,10 +51,10 @@ document.addEventListener("keydown", (e) => {
       clearTimeout(nudge.timer);
       send();
     }
-    nudge ??= { id, x: 0, y: 0 };
+    nudge ??= { id, moving: [...new Set(along(id).map((h) => loose(h).id))], x: 0, y: 0 };
     nudge.x += x * step;
     nudge.y += y * step;
-    for (const g of [hold(id), document.getElementById("art-" + id)]) g?.setAttribute("transform", `translate(${nudge.x} ${nudge.y})`);
+    for (const g of nudge.moving.flatMap((m) => [hold(m), document.getElementById("art-" + m)])) g?.setAttribute("transform", `translate(${nudge.x} ${nudge.y})`);
     clearTimeout(nudge.timer);
     nudge.timer = setTimeout(send, 160);
   }

@@ -16,6 +16,18 @@ export function model() {
   return parsed;
 }
 
+/** Takes over what a change changed; false when this page doesn't have what it builds on. */
+export function merge(change) {
+  const m = model();
+  const by = new Map(m.pieces.map((p) => [p.id, p]));
+  for (const p of change.pieces) by.set(p.id, p);
+  if (change.order.some((id) => !by.has(id))) return false;
+  parsed = { ...m, base: change.base, notes: change.notes, pieces: change.order.map((id) => by.get(id)) };
+  read = JSON.stringify(parsed);
+  document.getElementById("model").textContent = read;
+  return true;
+}
+
 export const piece = (id) => model().pieces.find((p) => p.id === id);
 
 /** The loose piece that a piece is in, itself when it is in no group. */
@@ -25,7 +37,18 @@ export function loose(id) {
   return p;
 }
 
+/** The piece in the hand; of several their ids, parted by commas. */
 export const chosen = () => document.getElementById("title-block")?.dataset.chosen ?? "";
+export const hand = () => chosen().split(",").filter(Boolean);
+
+/** What goes along with a piece: all in the hand when it is one of several, else itself. */
+export const along = (id) => (hand().length > 1 && hand().includes(id) ? hand() : [id]);
+
+/** The hand with a piece put in, or out of it when it was in. */
+export function toggled(id) {
+  const now = hand();
+  return (now.includes(id) ? now.filter((h) => h !== id) : [...now, id]).join(",");
+}
 
 /** Where figures of a piece are measured from: the trim of the panel it hangs on, else the sheet. */
 export function origin(p) {

@@ -1,5 +1,5 @@
 // What lies over the art: what pieces are taken hold of by, marks of notes; and the notes beside the sheet.
-import { model, sheet, chosen } from "./model.js";
+import { model, sheet, hand } from "./model.js";
 import { view } from "./view.js";
 
 const NS = "http://www.w3.org/2000/svg";
@@ -15,10 +15,10 @@ export const path = (c) => `M${c[0]} ${c[1]}L${c[2]} ${c[3]}L${c[4]} ${c[5]}L${c
 export const hold = (id) => sheet()?.querySelector(`.hold[data-piece="${CSS.escape(id)}"]`);
 
 function holdOf(p, px) {
-  const on = p.id === chosen();
+  const on = hand().includes(p.id);
   const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
     element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
-  if (on && !p.locked && !p.group) {
+  if (on && hand().length === 1 && !p.locked && !p.group) {
     const s = 7 * px;
     g.append(element("rect", { class: "grip", x: p.corners[4] - s / 2, y: p.corners[5] - s / 2, width: s, height: s }));
   }

@@ -2,6 +2,7 @@
 import { sheet } from "./model.js";
 
 let zoom = 1;
+let set = "";
 const LEAST_MARGIN = 244;
 
 const keep = (name, value) => localStorage.setItem("reglet-" + name, value);
@@ -17,7 +18,8 @@ function fit() {
   const down = document.getElementById("title-block").getBoundingClientRect().top - room.getBoundingClientRect().top - tools - 3;
   const across = document.documentElement.clientWidth - LEAST_MARGIN - 16;
   const w = Math.max(280, Math.min(across, (down * width) / height));
-  document.documentElement.style.setProperty("--sheet", w + "px");
+  const now = w + "px";
+  if (now !== set) document.documentElement.style.setProperty("--sheet", (set = now));
 }
 
 export function view() {

@@ -50,7 +50,8 @@ public class BenchTest {
     for (String layout : new String[] {"Ledger", "Axis", "Tidemark"}) {
       desk.layout(layout);
       assertThat(desk.page.locator("#measure-line .tally")).hasText("nothing to mend");
-      assertThat(desk.page.locator("#sheet .artwork [data-piece=title] use").first()).isAttached();
+      assertThat(desk.page.locator("#sheet .artwork [data-piece=title] [data-glyphs] path").first())
+          .isAttached();
     }
   }
 
@@ -125,10 +126,13 @@ public class BenchTest {
     Desk desk = composed("Block", "Axis");
     desk.does(() -> hold(desk, "title").click());
     String plain =
-        desk.page.locator("#sheet .artwork [data-piece=title] use").first().getAttribute("href");
+        desk.page
+            .locator("#sheet .artwork [data-piece=title] [data-face]")
+            .first()
+            .getAttribute("data-face");
     desk.does(() -> desk.page.getByLabel("Typeface").selectOption("oswald-semibold"));
-    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] use").first())
-        .hasAttribute("href", Pattern.compile("#a-title-oswald-semibold-\\d+"));
+    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] [data-face]").first())
+        .hasAttribute("data-face", "oswald-semibold");
     assertThat(plain).doesNotContain("oswald");
     desk.does(() -> desk.page.locator("#w-size").fill("500"));
     assertThat(desk.page.locator("#came-out")).containsText("→");
@@ -430,6 +434,67 @@ public class BenchTest {
     BoundingBox note = desk.page.locator("#notes li .num").first().boundingBox();
     assertThat(note.y + note.height / 2).isCloseTo(mark.y + mark.height / 2, within(8.0));
     assertThat(note.x).isGreaterThan(mark.x);
+  }
+
+  /** Several pieces in the hand go together: dragged, nudged, grouped, taken off. */
+  @Test
+  public void severalPiecesAreTakenTogetherAndGrouped() {
+    Desk desk = composed("Together", "Ledger");
+    var shift =
+        new Locator.ClickOptions()
+            .setModifiers(
+                java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT));
+    double[] title = desk.box("title");
+    double[] author = desk.box("author");
+    pick(desk, "title");
+    desk.does(() -> hold(desk, "author").click(shift));
+    assertThat(hold(desk, "title")).hasAttribute("aria-pressed", "true");
+    assertThat(hold(desk, "author")).hasAttribute("aria-pressed", "true");
+    assertThat(desk.page.locator("#block-name")).hasText("2 pieces");
+    assertThat(desk.page.locator("#pieces .piece[aria-pressed=true]")).hasCount(2);
+    // the keyboard moves both, as one change
+    hold(desk, "title").focus();
+    desk.does(() -> desk.page.keyboard().press("Shift+ArrowDown"));
+    assertThat(desk.box("title")[1]).isCloseTo(title[1] + 5, within(0.01));
+    assertThat(desk.box("author")[1]).isCloseTo(author[1] + 5, within(0.01));
+    assertThat(desk.page.locator("#block-name")).hasText("2 pieces");
+    // so does the mouse
+    BoundingBox at = hold(desk, "author").boundingBox();
+    desk.does(
+        () -> {
+          desk.page.mouse().move(at.x + 20, at.y + 8);
+          desk.page.mouse().down();
+          desk.page.keyboard().down("Alt");
+          desk.page.mouse().move(at.x + 20, at.y - 10);
+          desk.page.mouse().move(at.x + 20, at.y - 22);
+          desk.page.mouse().up();
+          desk.page.keyboard().up("Alt");
+        });
+    double risen = author[1] + 5 - desk.box("author")[1];
+    assertThat(risen).isGreaterThan(3);
+    assertThat(title[1] + 5 - desk.box("title")[1]).isCloseTo(risen, within(0.01));
+    button(desk, "Undo");
+    button(desk, "Undo");
+    assertThat(desk.box("title")).containsExactly(title, within(0.001));
+    assertThat(desk.box("author")).containsExactly(author, within(0.001));
+    // grouped, the group is in the hand; ungrouped, they lie where they lay
+    button(desk, "Group");
+    assertThat(desk.page.locator("#title-block .name span")).hasText("group");
+    assertThat(desk.page.locator("#pieces li.inside")).hasCount(2);
+    button(desk, "Ungroup");
+    assertThat(desk.page.locator("#pieces li.inside")).hasCount(0);
+    assertThat(desk.box("title")).containsExactly(title, within(0.01));
+    // chosen in the list, the second one let go again, then both taken off at once
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece=title]").click());
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece=author]").click(shift));
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece=author]").click(shift));
+    assertThat(desk.page.locator("#block-name")).hasText("Title");
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece=author]").click(shift));
+    button(desk, "Take off");
+    assertThat(hold(desk, "title")).hasCount(0);
+    assertThat(hold(desk, "author")).hasCount(0);
+    button(desk, "Undo");
+    assertThat(desk.box("author")).containsExactly(author, within(0.01));
   }
 
   @Test

@@ -1,30 +1,78 @@
 package app.reglet.press.art;
 
+import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Piece;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Wrap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 
 /**
  * A cover as a display list: what the bench shows as SVG and the press gets as PDF is this one
  * tree. Guides are no part of it.
  *
  * @param wrap the sheet it lies on
- * @param marks from back to front: the ground, then a group for each piece
- * @param laid the pieces as laid, for the checks
- * @param placed where the pieces lie, those in groups too, from back to front
- * @param absent names of pieces that hang on a part this wrap doesn't have
+ * @param book whose words it shows
+ * @param palette colours by name
+ * @param parts the ground, then the loose pieces from back to front
  */
-public record Artwork(
-    Wrap wrap, List<Mark.Group> marks, List<Laid> laid, List<Placed> placed, List<String> absent) {
+public record Artwork(Wrap wrap, Book book, Map<String, Colour.Solid> palette, List<Part> parts) {
   /** The name of what lies behind all pieces. */
   public static final String GROUND = "ground";
 
   public Artwork {
-    marks = List.copyOf(marks);
-    laid = List.copyOf(laid);
-    placed = List.copyOf(placed);
-    absent = List.copyOf(absent);
+    palette = Map.copyOf(palette);
+    parts = List.copyOf(parts);
+  }
+
+  /**
+   * What one loose piece comes to, with all that is in it.
+   *
+   * @param piece the piece; null for the ground
+   * @param marks its group; none when it is hidden or absent
+   * @param laid as laid, for the checks
+   * @param placed where it lies, and the pieces in it
+   * @param absent names of those that hang on a part this wrap doesn't have
+   */
+  public record Part(
+      Piece piece,
+      List<Mark.Group> marks,
+      List<Laid> laid,
+      List<Placed> placed,
+      List<String> absent) {
+    public Part {
+      marks = List.copyOf(marks);
+      laid = List.copyOf(laid);
+      placed = List.copyOf(placed);
+      absent = List.copyOf(absent);
+    }
+  }
+
+  /** From back to front: the ground, then a group for each piece. */
+  public List<Mark.Group> marks() {
+    return all(Part::marks);
+  }
+
+  /** The pieces as laid, for the checks. */
+  public List<Laid> laid() {
+    return all(Part::laid);
+  }
+
+  /** Where the pieces lie, those in groups too, from back to front. */
+  public List<Placed> placed() {
+    return all(Part::placed);
+  }
+
+  /** Names of pieces that hang on a part this wrap doesn't have. */
+  public List<String> absent() {
+    return all(Part::absent);
+  }
+
+  private <T> List<T> all(Function<Part, List<T>> of) {
+    return parts.stream().map(of).flatMap(List::stream).toList();
   }
 
   /**

@@ -22,7 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** One run of the composer. */
+/** The laying of one loose piece, or of the ground. */
 final class Lay {
   private static final double MM_PER_INCH = 25.4;
 
@@ -46,8 +46,9 @@ final class Lay {
     this.fills = new Fills(design);
   }
 
-  Artwork artwork() {
-    return new Artwork(wrap, marks, laid, placed, absent);
+  /** What was laid, as the part of a piece; of the ground when it is null. */
+  Artwork.Part part(Piece piece) {
+    return new Artwork.Part(piece, marks, laid, placed, absent);
   }
 
   void ground(Ground g) {
@@ -95,8 +96,8 @@ final class Lay {
     return MM_PER_INCH / scale(p, box);
   }
 
-  void pieces(List<Piece> pieces) {
-    marks.addAll(pieces(pieces, Scope.of(wrap), new AffineTransform(), ""));
+  void loose(Piece piece) {
+    marks.addAll(pieces(List.of(piece), Scope.of(wrap), new AffineTransform(), ""));
   }
 
   /**

@@ -4,9 +4,7 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** What a drawing names and uses: gradients, cuts, masks, the outlines of glyphs. */
 final class SvgDefs {
@@ -15,7 +13,6 @@ final class SvgDefs {
   private final Addresses addresses;
   private final String stem;
   private final Svg out = new Svg();
-  private final Map<String, String> glyphs = new HashMap<>();
   private int names;
 
   /**
@@ -93,26 +90,12 @@ final class SvgDefs {
    * The name of a cut along letters. A clipPath takes uses but no groups, so each has the transform
    * itself.
    */
-  String clipOf(String uses, AffineTransform t) {
+  String clipOf(String letters, AffineTransform t) {
     String name = name();
     out.open("clipPath", "id", name)
-        .raw(uses.replace("<use ", "<use transform=\"" + SvgPath.matrix(t) + "\" "))
+        .empty("path", "transform", SvgPath.matrix(t), "d", letters)
         .close("clipPath");
     return name;
-  }
-
-  /** The name of a glyph's outline, empty when it has none. */
-  String glyph(Mark.Glyphs run, int id) {
-    return glyphs.computeIfAbsent(
-        run.face().id() + "-" + id,
-        key -> {
-          String path = SvgPath.glyph(run.face().outline(id), GLYPH_UNITS);
-          if (path.isEmpty()) {
-            return "";
-          }
-          out.empty("path", "id", stem + "-" + key, "d", path);
-          return stem + "-" + key;
-        });
   }
 
   /** The name of a cut along a shape. */

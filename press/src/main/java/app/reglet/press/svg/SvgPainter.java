@@ -12,15 +12,16 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Locale;
-import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 
 /**
- * Draws marks as SVG in mm. Each glyph's outline stands once in the {@code defs} of its piece and
- * is used where the display list has it, so the screen shows the press file's own glyphs; and each
- * piece can be exchanged by itself.
+ * Draws marks as SVG in mm. A run of glyphs is the path of their outlines, named with the ids that
+ * the press file has, so the screen shows its very glyphs; and each piece can be exchanged by
+ * itself.
  */
 final class SvgPainter implements Painter {
   private final Addresses addresses;
@@ -89,15 +90,7 @@ final class SvgPainter implements Painter {
     double s = g.size() / SvgDefs.GLYPH_UNITS;
     t.scale(s, s);
     boolean flat = g.fill() instanceof Fill.Flat;
-    Consumer<Svg> letters =
-        out -> {
-          for (int i = 0; i < g.glyphs().length; i++) {
-            String id = defs.glyph(g, g.glyphs()[i]);
-            if (!id.isEmpty()) {
-              out.empty("use", "href", "#" + id, "x", g.x()[i] / s);
-            }
-          }
-        };
+    String letters = SvgPath.run(g, SvgDefs.GLYPH_UNITS);
     Pen pen = g.outline();
     body.open(
         "g",
@@ -110,8 +103,14 @@ final class SvgPainter implements Painter {
         "stroke-width",
         pen == null ? null : (Object) (pen.width() / s),
         "data-text",
-        g.text());
-    letters.accept(body);
+        g.text(),
+        "data-face",
+        g.face().id(),
+        "data-glyphs",
+        Arrays.stream(g.glyphs()).mapToObj(String::valueOf).collect(Collectors.joining(" ")));
+    if (!letters.isEmpty()) {
+      body.empty("path", "d", letters);
+    }
     body.close("g");
     if (!flat) {
       gradient(g, t, letters);
@@ -119,10 +118,8 @@ final class SvgPainter implements Painter {
   }
 
   /** Letters that a gradient runs through: the gradient, cut by them. */
-  private void gradient(Mark.Glyphs g, AffineTransform t, Consumer<Svg> letters) {
-    Svg cut = new Svg();
-    letters.accept(cut);
-    String clip = defs.clipOf(cut.toString(), t);
+  private void gradient(Mark.Glyphs g, AffineTransform t, String letters) {
+    String clip = defs.clipOf(letters, t);
     Rectangle2D all =
         t.createTransformedShape(
                 new Rectangle2D.Double(

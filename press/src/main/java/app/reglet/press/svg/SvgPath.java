@@ -1,5 +1,6 @@
 package app.reglet.press.svg;
 
+import app.reglet.press.art.Mark;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.PathIterator;
@@ -8,6 +9,8 @@ import java.util.Locale;
 
 /** Shapes and matrices as SVG writes them. */
 final class SvgPath {
+  private static final double SMALL_TYPE_MM = 4.3;
+
   private SvgPath() {}
 
   /** A shape's path data, mm. */
@@ -23,19 +26,69 @@ final class SvgPath {
     return out.toString();
   }
 
-  /** A glyph's outline in so many units of the type size, to a tenth of a unit. */
-  static String glyph(Shape outline, int units) {
+  /**
+   * The outlines of a run of glyphs as one path, in so many units of the type size; small type to a
+   * unit, large to a tenth, which is two thousandths of a millimetre or finer. One path is drawn
+   * and exchanged many times faster than as many uses of single ones; distances from point to point
+   * keep it short.
+   */
+  static String run(Mark.Glyphs run, int units) {
     StringBuilder out = new StringBuilder();
+    boolean fine = run.size() > SMALL_TYPE_MM;
+    int steps = fine ? 10 : 1;
     double[] c = new double[6];
-    for (PathIterator p = outline.getPathIterator(AffineTransform.getScaleInstance(units, units));
-        !p.isDone();
-        p.next()) {
-      int n = command(out, p.currentSegment(c));
-      for (int i = 0; i < n; i++) {
-        out.append(i == 0 ? "" : " ").append(Math.round(c[i] * 10) / 10.0);
+    long x = 0;
+    long y = 0;
+    for (int g = 0; g < run.glyphs().length; g++) {
+      long startX = 0;
+      long startY = 0;
+      AffineTransform place =
+          AffineTransform.getTranslateInstance(run.x()[g] / run.size() * units, 0);
+      place.scale(units, units);
+      for (PathIterator p = run.face().outline(run.glyphs()[g]).getPathIterator(place);
+          !p.isDone();
+          p.next()) {
+        int segment = p.currentSegment(c);
+        int n = command(out, segment);
+        if (n == 0) {
+          x = startX;
+          y = startY;
+          continue;
+        }
+        out.setCharAt(out.length() - 1, Character.toLowerCase(out.charAt(out.length() - 1)));
+        for (int i = 0; i < n; i += 2) {
+          number(out, Math.round(c[i] * steps) - x, fine);
+          number(out, Math.round(c[i + 1] * steps) - y, fine);
+        }
+        x = Math.round(c[n - 2] * steps);
+        y = Math.round(c[n - 1] * steps);
+        if (segment == PathIterator.SEG_MOVETO) {
+          startX = x;
+          startY = y;
+        }
       }
     }
-    return out.toString().replace(".0 ", " ").replaceAll("\\.0(?=[A-Z]|$)", "");
+    return out.toString();
+  }
+
+  /** A number of units or tenths, parted from what is before it where that ends in a digit. */
+  private static void number(StringBuilder out, long steps, boolean tenths) {
+    if (steps < 0) {
+      out.append('-');
+    } else if (Character.isDigit(out.charAt(out.length() - 1))) {
+      out.append(' ');
+    }
+    long size = Math.abs(steps);
+    if (!tenths) {
+      out.append(size);
+      return;
+    }
+    if (size >= 10 || size == 0) {
+      out.append(size / 10);
+    }
+    if (size % 10 != 0) {
+      out.append('.').append(size % 10);
+    }
   }
 
   private static int command(StringBuilder out, int segment) {

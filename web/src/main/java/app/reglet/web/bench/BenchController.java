@@ -12,6 +12,8 @@ import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.Fronts;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -79,11 +81,14 @@ public class BenchController {
       @RequestParam int base,
       @RequestParam MultiValueMap<String, String> sent,
       Viewer viewer,
-      Model model) {
+      Seen seen,
+      Model model,
+      HttpServletResponse response) {
     Map<String, String> fields = new java.util.HashMap<>();
     sent.forEach((name, values) -> fields.put(name, values.get(values.size() - 1)));
     Benching.Changed changed = benching.edit(id, base, fields, viewer);
-    return answer(changed, chosen(changed, fields), fields.containsKey("stay"), model);
+    return answer(
+        changed, chosen(changed, fields), fields.containsKey("stay"), seen, model, response);
   }
 
   /** The piece that a change leaves in the hand: one it made, else the one it was made of. */
@@ -109,7 +114,9 @@ public class BenchController {
       @RequestParam MultipartFile picture,
       @RequestParam(defaultValue = "ground") String as,
       Viewer viewer,
-      Model model)
+      Seen seen,
+      Model model,
+      HttpServletResponse response)
       throws IOException {
     revisions.expect(id, base); // before the file is read and kept
     Picture added;
@@ -130,7 +137,7 @@ public class BenchController {
               return new Edit.SetGround(PrintedSide.OUTSIDE, ground, "Ground's picture");
             },
             viewer);
-    return answer(changed, chosen(changed, Map.of()), false, model);
+    return answer(changed, chosen(changed, Map.of()), false, seen, model, response);
   }
 
   @PostMapping("/undo")
@@ -139,8 +146,10 @@ public class BenchController {
       @RequestParam int base,
       @RequestParam(defaultValue = "") String chosen,
       Viewer viewer,
-      Model model) {
-    return answer(benching.undo(id, base, viewer), chosen, false, model);
+      Seen seen,
+      Model model,
+      HttpServletResponse response) {
+    return answer(benching.undo(id, base, viewer), chosen, false, seen, model, response);
   }
 
   @PostMapping("/redo")
@@ -149,19 +158,39 @@ public class BenchController {
       @RequestParam int base,
       @RequestParam(defaultValue = "") String chosen,
       Viewer viewer,
-      Model model) {
-    return answer(benching.redo(id, base, viewer), chosen, false, model);
+      Seen seen,
+      Model model,
+      HttpServletResponse response) {
+    return answer(benching.redo(id, base, viewer), chosen, false, seen, model, response);
   }
 
   /**
-   * What is another now.
+   * What the page shows that asks for a change.
+   *
+   * @param shown what is in the hand there; null when it doesn't say
+   * @param madeOf the facts its sheet was measured from; null when it doesn't say
+   */
+  record Seen(String shown, String madeOf) {}
+
+  /**
+   * What is another now. A page whose sheet is of other facts is told to load itself anew: the
+   * docket was changed in another window.
    *
    * @param stay whether the title block stays, since somebody is typing in it
    */
-  private String answer(Benching.Changed changed, String chosen, boolean stay, Model model) {
+  private String answer(
+      Benching.Changed changed,
+      String chosen,
+      boolean stay,
+      Seen seen,
+      Model model,
+      HttpServletResponse response) {
     covers.keep(changed.after());
-    page.fillChange(model, changed, chosen);
+    page.fillChange(model, changed, chosen, seen.shown() == null ? "" : seen.shown());
     model.addAttribute("stay", stay);
+    if (seen.madeOf() != null && !seen.madeOf().equals(Fronts.facts(changed.after().edition()))) {
+      response.setHeader("HX-Refresh", "true");
+    }
     return "bench :: changed";
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.check.Finding;
+import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Unit;
@@ -103,7 +104,7 @@ record BenchModel(
         array(x),
         array(y),
         cover.findings().stream().map(BenchModel::note).toList(),
-        1);
+        DesignLimits.LEAST_PIECE.toMm());
   }
 
   private static double mm(Unit unit) {
@@ -120,7 +121,14 @@ record BenchModel(
             .map(k -> k.id())
             .orElse("");
     return new Held(
-        p.piece(), p.name(), on, p.group(), box(p.box()), p.corners(), p.angle(), p.locked());
+        p.piece(),
+        p.name(),
+        on,
+        p.group(),
+        box(p.box()),
+        rounded(p.corners()),
+        p.angle(),
+        p.locked());
   }
 
   private static Note note(Finding f) {
@@ -136,7 +144,7 @@ record BenchModel(
   }
 
   private static double[] box(Box b) {
-    return new double[] {b.left().toMm(), b.top().toMm(), b.width().toMm(), b.height().toMm()};
+    return rounded(b.left().toMm(), b.top().toMm(), b.width().toMm(), b.height().toMm());
   }
 
   private static double[] array(TreeSet<Double> values) {
@@ -145,6 +153,41 @@ record BenchModel(
 
   /** As JSON that may stand in a page. */
   String json() {
-    return JSON.writeValueAsString(this).replace("<", "\\u003c");
+    return inPage(this);
+  }
+
+  /**
+   * What of a cover's model is another after a change: on the same sheet all else stays.
+   *
+   * @param order ids of all pieces from back to front
+   * @param pieces those that are another
+   */
+  private record Change(int base, List<String> order, List<Held> pieces, List<Note> notes) {}
+
+  /**
+   * What a change changed, as JSON that may stand in a page.
+   *
+   * @param parts those that are not the same as before
+   */
+  static String change(Cover after, List<Artwork.Part> parts) {
+    return inPage(
+        new Change(
+            after.edition().getRevision(),
+            after.art().orElseThrow().placed().stream().map(Artwork.Placed::piece).toList(),
+            parts.stream().flatMap(p -> p.placed().stream()).map(p -> held(p, after)).toList(),
+            after.findings().stream().map(BenchModel::note).toList()));
+  }
+
+  private static String inPage(Object value) {
+    return JSON.writeValueAsString(value).replace("<", "\\u003c");
+  }
+
+  /** To a nanometre: what comes after is the rounding of a double. */
+  private static double[] rounded(double... mm) {
+    double[] out = new double[mm.length];
+    for (int i = 0; i < mm.length; i++) {
+      out[i] = Math.rint(mm[i] * 1e6) / 1e6;
+    }
+    return out;
   }
 }

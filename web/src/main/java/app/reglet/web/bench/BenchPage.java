@@ -17,13 +17,18 @@ import app.reglet.press.svg.SheetView;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Fronts;
 import app.reglet.web.titles.MeasureLine;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.function.Function;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -57,9 +62,11 @@ class BenchPage {
   void fill(Model model, Cover cover, String chosen) {
     fillChosen(model, cover, chosen);
     model.addAttribute("exchange", false);
+    model.addAttribute("madeOf", Fronts.facts(cover.edition()));
     model.addAttribute("undoable", revisions.undoable(cover.edition()).orElse(null));
     model.addAttribute("redoable", revisions.redoable(cover.edition()).orElse(null));
     if (cover.wrap().isPresent()) {
+      model.addAttribute("data", BenchModel.of(cover).json());
       model.addAttribute("sheet", SheetView.of(cover.art().orElseThrow(), cover.unit(), ADDRESSES));
     }
   }
@@ -78,9 +85,12 @@ class BenchPage {
     model.addAttribute("groundOnScreen", TitleBlock.groundOnScreen(cover.design()));
     model.addAttribute(
         "aboutPicture", pictures.about(cover.outside().ground().picture()).orElse(null));
-    Piece piece = cover.design().piece(chosen).orElse(null);
+    List<Piece> hand = hand(cover.design(), chosen);
+    Piece piece = hand.size() == 1 ? hand.get(0) : null;
     model.addAttribute("piece", piece);
-    model.addAttribute("chosen", piece == null ? "" : chosen);
+    model.addAttribute("several", hand.size() > 1 ? hand : List.of());
+    model.addAttribute("chosenIds", hand.stream().map(Piece::id).toList());
+    model.addAttribute("chosen", hand.stream().map(Piece::id).collect(Collectors.joining(",")));
     model.addAttribute("block", TitleBlock.of(piece, cover));
     model.addAttribute("stay", false);
     model.addAttribute("exchange", true);
@@ -91,45 +101,70 @@ class BenchPage {
               model.addAttribute("regions", regions(wrap, piece));
               model.addAttribute("addable", Addable.of(wrap));
               model.addAttribute("parts", Parts.of(cover.outside().pieces(), wrap));
-              model.addAttribute("data", BenchModel.of(cover).json());
             });
   }
 
-  /** What a change changes. */
-  void fillChange(Model model, Benching.Changed changed, String chosen) {
-    Cover after = changed.after();
-    fillChosen(model, after, chosen);
-    model.addAttribute("undoable", changed.undoable().orElse(null));
-    model.addAttribute("redoable", changed.redoable().orElse(null));
-    model.addAttribute("art", art(changed));
-    model.addAttribute(
-        "order",
-        after.art().orElseThrow().marks().stream()
-            .map(Mark.Group::name)
-            .collect(Collectors.joining(" ")));
+  /** The pieces in the hand that are there, each once; ids are parted by commas. */
+  private static List<Piece> hand(Design design, String chosen) {
+    return Arrays.stream(chosen.split(","))
+        .distinct()
+        .map(design::piece)
+        .flatMap(Optional::stream)
+        .toList();
   }
 
-  /** The pieces that look otherwise now. */
-  private static List<String> art(Benching.Changed changed) {
+  /**
+   * What a change changes.
+   *
+   * @param chosen what is in the hand after it
+   * @param shown what the page shows as in the hand
+   */
+  void fillChange(Model model, Benching.Changed changed, String chosen, String shown) {
+    Cover before = changed.before();
+    Cover after = changed.after();
+    fillChosen(model, after, chosen);
+    Artwork art = after.art().orElseThrow();
+    List<Artwork.Part> others = others(before.art().orElse(null), art);
+    model.addAttribute("undoable", changed.undoable().orElse(null));
+    model.addAttribute("redoable", changed.redoable().orElse(null));
+    model.addAttribute("change", BenchModel.change(after, others));
+    model.addAttribute("art", drawn(changed, others));
+    model.addAttribute(
+        "order", art.marks().stream().map(Mark.Group::name).collect(Collectors.joining(" ")));
+    model.addAttribute("notesStay", before.findings().equals(after.findings()));
+    model.addAttribute(
+        "listStays",
+        shown.equals(model.getAttribute("chosen")) && list(before).equals(list(after)));
+  }
+
+  /** What the list of pieces says. */
+  private static String list(Cover cover) {
+    return Parts.shown(Parts.of(cover.outside().pieces(), cover.sheet()))
+        + cover.outside().ground().hasPicture()
+        + cover.art().map(Artwork::absent).orElse(List.of());
+  }
+
+  /** The parts of pieces that are not the very ones from before. */
+  private static List<Artwork.Part> others(Artwork before, Artwork after) {
+    Set<Artwork.Part> same = Collections.newSetFromMap(new IdentityHashMap<>());
+    if (before != null) {
+      same.addAll(before.parts());
+    }
+    return after.parts().stream().filter(p -> p.piece() != null && !same.contains(p)).toList();
+  }
+
+  private static List<String> drawn(Benching.Changed changed, List<Artwork.Part> others) {
     Design before = changed.before().design();
     Design after = changed.after().design();
-    boolean recoloured = !before.palette().equals(after.palette());
-    Map<String, Piece> was =
-        before.outside().pieces().stream()
-            .collect(Collectors.toMap(Piece::id, Function.identity()));
-    Map<String, Piece> now =
-        after.outside().pieces().stream().collect(Collectors.toMap(Piece::id, Function.identity()));
-    List<String> art = new ArrayList<>();
-    for (Mark.Group g : changed.after().art().orElseThrow().marks()) {
-      boolean same =
-          g.name().equals(Artwork.GROUND)
-              ? before.outside().ground().equals(after.outside().ground())
-              : now.get(g.name()).equals(was.get(g.name()));
-      if (recoloured || !same) {
-        art.add(ArtworkSvg.piece(g, ADDRESSES));
-      }
-    }
-    return art;
+    boolean ground =
+        !before.outside().ground().equals(after.outside().ground())
+            || !before.palette().equals(after.palette());
+    Stream<Artwork.Part> all =
+        ground
+            ? Stream.concat(
+                changed.after().art().orElseThrow().parts().stream().limit(1), others.stream())
+            : others.stream();
+    return all.flatMap(p -> p.marks().stream()).map(g -> ArtworkSvg.piece(g, ADDRESSES)).toList();
   }
 
   /** A region a piece can hang on, as people say it. */

@@ -62,7 +62,7 @@ public class Benching {
     if (design.equals(before.design())) {
       return new Changed(before, before, revisions.undoable(edition), revisions.redoable(edition));
     }
-    Cover after = covers.of(before.measured(), design);
+    Cover after = covers.of(before, design);
     String what = EditSentence.of(edit, before.design(), before.unit());
     revisions.add(edition, design, what);
     return new Changed(before, after, Optional.of(what), Optional.empty());
@@ -72,18 +72,18 @@ public class Benching {
   public Changed undo(Long id, int base, Viewer viewer) {
     Cover before = covers.of(id, viewer);
     revisions.undo(id, base);
-    return moved(before, id, viewer);
+    return moved(before);
   }
 
   @Transactional
   public Changed redo(Long id, int base, Viewer viewer) {
     Cover before = covers.of(id, viewer);
     revisions.redo(id, base);
-    return moved(before, id, viewer);
+    return moved(before);
   }
 
-  private Changed moved(Cover before, Long id, Viewer viewer) {
-    Cover after = covers.of(id, viewer);
+  private Changed moved(Cover before) {
+    Cover after = covers.moved(before);
     return new Changed(
         before, after, revisions.undoable(after.edition()), revisions.redoable(after.edition()));
   }

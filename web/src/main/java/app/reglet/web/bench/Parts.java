@@ -55,6 +55,18 @@ public record Parts(String name, List<Entry> pieces) {
     return parts;
   }
 
+  /** All that the list shows of parts, to tell whether it is another. */
+  static String shown(List<Parts> parts) {
+    StringBuilder out = new StringBuilder();
+    for (Parts part : parts) {
+      out.append(part.name()).append('\n');
+      for (Entry e : part.pieces()) {
+        out.append(e.piece().id() + "\t" + e.piece().name() + "\t" + e.inside() + e.state() + "\n");
+      }
+    }
+    return out.toString();
+  }
+
   private static void add(
       List<Parts> parts, String name, List<Piece> pieces, Wrap wrap, PanelKind kind) {
     List<Entry> entries = new ArrayList<>();

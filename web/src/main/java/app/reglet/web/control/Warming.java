@@ -22,8 +22,8 @@ import org.springframework.stereotype.Component;
 @Component
 class Warming {
   private static final Logger LOG = LoggerFactory.getLogger(Warming.class);
-  private static final int ROUNDS = 8;
-  private static final Duration MOST = Duration.ofSeconds(8);
+  private static final int ROUNDS = 25;
+  private static final Duration MOST = Duration.ofSeconds(10);
 
   private final Editions editions;
   private final boolean wanted;

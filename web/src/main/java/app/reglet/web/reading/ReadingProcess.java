@@ -3,6 +3,7 @@ package app.reglet.web.reading;
 import app.reglet.press.reading.ReadingDesk;
 import app.reglet.web.store.DataDirectory;
 import java.io.BufferedReader;
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
@@ -11,11 +12,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Collectors;
 
 /** One process at a {@link ReadingDesk}, with a directory for what it has to put aside. */
 final class ReadingProcess {
@@ -52,8 +55,7 @@ final class ReadingProcess {
     ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
         .filter(a -> a.startsWith("-XX:SharedArchiveFile="))
         .forEach(command::add);
-    command.addAll(
-        List.of("-cp", System.getProperty("java.class.path"), ReadingDesk.class.getName()));
+    command.addAll(List.of("-cp", classPath(), ReadingDesk.class.getName()));
     ReadingProcess made =
         new ReadingProcess(
             new ProcessBuilder(command)
@@ -65,6 +67,13 @@ final class ReadingProcess {
     listening.setDaemon(true);
     listening.start();
     return made;
+  }
+
+  /** This process's own, each place by its full path: the other stands in another directory. */
+  private static String classPath() {
+    return Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+        .map(p -> Path.of(p).toAbsolutePath().toString())
+        .collect(Collectors.joining(File.pathSeparator));
   }
 
   private void listen() {

@@ -182,7 +182,7 @@ public class Covers {
     if (drawn != null && m.wrap().isPresent()) {
       return cover(m, drawn.design(), drawn.art());
     }
-    Cover cover = of(m, design(m.edition()));
+    Cover cover = of(m, design(m.edition()), Optional.empty());
     keep(cover);
     return cover;
   }
@@ -194,8 +194,13 @@ public class Covers {
         .ifPresent(art -> latest.put(Fronts.key(cover.edition()), new Drawn(cover.design(), art)));
   }
 
-  /** A measured edition with a design that is not in force yet, laid on the wrap and checked. */
-  public Cover of(Measured m, Design design) {
+  /** A cover with a design that is not in force yet, laid on the wrap and checked. */
+  public Cover of(Cover before, Design design) {
+    return of(before.measured(), design, before.art());
+  }
+
+  /** A measured edition with a design, the art of a similar one used where it is the same. */
+  private Cover of(Measured m, Design design, Optional<Artwork> near) {
     if (m.wrap().isEmpty()) {
       return new Cover(
           m,
@@ -206,7 +211,7 @@ public class Covers {
     }
     Wrap wrap = m.wrap().get();
     try {
-      return cover(m, design, composed(m.edition(), design, wrap, m.book()));
+      return cover(m, design, composed(m.edition(), design, wrap, m.book(), near));
     } catch (Refusal r) {
       // a face of it is gone: measured, but not drawn
       Measured undrawn =
@@ -218,7 +223,7 @@ public class Covers {
               Optional.empty(),
               Optional.of(r),
               m.unit());
-      return of(undrawn, design);
+      return of(undrawn, design, near);
     }
   }
 
@@ -233,9 +238,12 @@ public class Covers {
         Optional.of(SpineType.of(wrap, spineFace(design))));
   }
 
-  private Artwork composed(EditionEntity edition, Design design, Wrap wrap, Book book) {
+  private Artwork composed(
+      EditionEntity edition, Design design, Wrap wrap, Book book, Optional<Artwork> near) {
     try {
-      return composer.compose(design, wrap, book, pictures);
+      return near.isPresent()
+          ? composer.compose(design, wrap, book, pictures, near.get())
+          : composer.compose(design, wrap, book, pictures);
     } catch (Refusal | DataAccessException e) {
       throw e;
     } catch (RuntimeException e) {
@@ -260,6 +268,11 @@ public class Covers {
           BrokenCover.Way.FACTS,
           "Its facts as kept can't be read: " + e.getMessage().replaceAll("\\.$", "") + ".");
     }
+  }
+
+  /** The cover as it is after its edition was moved to another of its designs. */
+  public Cover moved(Cover before) {
+    return of(before, design(before.edition()));
   }
 
   private Design design(EditionEntity edition) {

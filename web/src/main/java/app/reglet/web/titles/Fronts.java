@@ -22,15 +22,18 @@ public class Fronts {
 
   /** What the picture of an edition depends on, for its address. */
   public static String key(EditionEntity e) {
+    return facts(e) + "." + e.getRevision();
+  }
+
+  /** The key of the facts that an edition's sheet is measured from. */
+  public static String facts(EditionEntity e) {
     return e.getId()
         + "."
         + e.getVersion()
         + "."
         + e.getBook().getVersion()
         + "."
-        + e.getHouseVersion()
-        + "."
-        + e.getRevision();
+        + e.getHouseVersion();
   }
 
   /**

@@ -39,17 +39,14 @@ public class TitlesController {
     this.repairs = repairs;
   }
 
-  /** A line of the list: an edition as it is measured, or why its facts are broken. */
-  public record Row(EditionEntity edition, Measured measured, BrokenCover broken) {}
-
   /**
    * Nothing is composed for a list: what a cover looks like and what is found comes line by line.
    */
-  private Row row(EditionEntity e, Viewer viewer) {
+  private ShelfLine line(EditionEntity e, Viewer viewer, boolean first) {
     try {
-      return new Row(e, covers.measured(e, viewer), null);
+      return ShelfLine.of(covers.measured(e, viewer), first);
     } catch (BrokenCover b) {
-      return new Row(e, null, b);
+      return ShelfLine.of(e, b, first);
     }
   }
 
@@ -145,9 +142,10 @@ public class TitlesController {
   }
 
   private String list(Viewer viewer, Model model, String title, String author, String problem) {
-    Map<Long, List<Row>> byBook = new LinkedHashMap<>();
+    Map<Long, List<ShelfLine>> byBook = new LinkedHashMap<>();
     for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
-      byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>()).add(row(e, viewer));
+      List<ShelfLine> lines = byBook.computeIfAbsent(e.getBook().getId(), k -> new ArrayList<>());
+      lines.add(line(e, viewer, lines.isEmpty()));
     }
     model.addAttribute("shelf", byBook.values());
     model.addAttribute("away", editions.takenAway());
