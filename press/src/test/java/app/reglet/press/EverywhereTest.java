@@ -16,8 +16,8 @@ import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
@@ -150,7 +150,7 @@ public class EverywhereTest {
         continue;
       }
       Artwork art = composed(StartingLayout.AXIS.on(wrap, Specimen.BOOK, GROUND), wrap);
-      for (Wrap page : Pages.of(wrap)) {
+      for (Wrap page : FilePages.of(wrap)) {
         PdfFacts file = PdfFacts.read(PressFile.make(art, page, Specimen.BOOK, Instant.EPOCH));
         assertThat(FitCheck.of(file, wrap))
             .as(Everywhere.named(wrap) + " " + page.page().id())

@@ -11,8 +11,8 @@ import app.reglet.core.book.ToldSpine;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.FitCheck;
@@ -265,7 +265,7 @@ public class InspectTest {
                     PageTurn.LTR)
                 .withToldSpine(Optional.of(new ToldSpine(Length.mm("11.8"), ""))),
             Specimen.house("sandling-and-daughters"));
-    for (Wrap part : Pages.of(outside)) {
+    for (Wrap part : FilePages.of(outside)) {
       byte[] file = PressFile.make(Specimen.on(outside), part, Specimen.BOOK, Instant.EPOCH);
       assertThat(FitCheck.of(PdfFacts.read(file), outside))
           .allMatch(FitCheck.Answer::fits)

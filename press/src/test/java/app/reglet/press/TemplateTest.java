@@ -13,8 +13,8 @@ import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.pdf.DocketPdf;
 import app.reglet.press.pdf.PressFile;
@@ -77,7 +77,7 @@ public class TemplateTest {
     Tool.ok("qpdf", "--check", pdf.toString());
     String out = Tool.ok("pdfinfo", "-box", "-l", "9", pdf.toString());
     assertThat(out).containsPattern("Pages:\\s+" + count + "\\b");
-    List<Wrap> pages = Pages.of(outside);
+    List<Wrap> pages = FilePages.of(outside);
     assertThat(pages).hasSize(count);
     for (int i = 0; i < count; i++) {
       Wrap w = pages.get(i);
@@ -172,7 +172,7 @@ public class TemplateTest {
 
   @Test(dataProvider = "covers")
   public void theSvgHasNamedGroupsInTrueSize(Wrap outside, int count) throws Exception {
-    for (Wrap w : Pages.of(outside)) {
+    for (Wrap w : FilePages.of(outside)) {
       String svg = Template.svg(w, Unit.MM);
       var doc =
           javax.xml.parsers.DocumentBuilderFactory.newInstance()
@@ -198,7 +198,7 @@ public class TemplateTest {
         .contains("841.89 x 595.276 pts (A4)");
     String text = Tool.ok("pdftotext", "-layout", pdf.toString(), "-");
     assertThat(text).contains("The Salt Ledger", outside.house().name(), "Sheet");
-    for (Wrap w : Pages.of(outside)) {
+    for (Wrap w : FilePages.of(outside)) {
       assertThat(text.replaceAll("\\s+", "")).contains(w.sheet().print(Unit.MM).replace(" ", ""));
     }
   }
@@ -209,7 +209,7 @@ public class TemplateTest {
     var art = Specimen.on(outside);
     Path whole = Tool.file("whole.pdf", PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
     BufferedImage all = render(whole);
-    for (Wrap part : Pages.of(outside)) {
+    for (Wrap part : FilePages.of(outside)) {
       Path pdf = Tool.file("part.pdf", PressFile.make(art, part, Specimen.BOOK, Instant.EPOCH));
       Tool.ok("qpdf", "--check", pdf.toString());
       BufferedImage seen = render(pdf);

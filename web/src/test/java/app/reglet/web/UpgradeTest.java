@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.web.houses.Houses;
-import app.reglet.web.houses.ShippedSheets;
+import app.reglet.web.houses.ShippedRuleSheets;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
@@ -32,7 +32,7 @@ public class UpgradeTest {
     Flyway.configure().dataSource(url, "reglet", "").target("1").load().migrate();
     // the house then had thinner white paper than the one that ships now
     String then =
-        ShippedSheets.text("gannet-and-gauge")
+        ShippedRuleSheets.text("gannet-and-gauge")
             .orElseThrow()
             .replace("\"perPage\": \"0.002252 in\"", "\"perPage\": \"0.0022 in\"")
             .replace(

@@ -251,7 +251,7 @@ public final class Measuring implements Make.Visitor<Void> {
       }
     }
     return new Wrap(
-        Wrap.Page.OUTSIDE,
+        FilePage.OUTSIDE,
         whole,
         house,
         rules,

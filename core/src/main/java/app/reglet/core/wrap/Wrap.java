@@ -12,8 +12,8 @@ import java.util.Optional;
 
 /**
  * The measured sheet of a cover: everything printed in one piece, seen from outside; or another
- * page that goes with it, see {@link Pages}. A value: the same facts and rules give the same wrap.
- * Origin top left of the sheet, x right, y down; all lengths exact.
+ * page that goes with it, see {@link FilePages}. A value: the same facts and rules give the same
+ * wrap. Origin top left of the sheet, x right, y down; all lengths exact.
  *
  * @param page which page this is
  * @param place where this page lies on the whole sheet
@@ -34,7 +34,7 @@ import java.util.Optional;
  * @param height how its height does
  */
 public record Wrap(
-    Page page,
+    FilePage page,
     Box place,
     RuleSheet house,
     BindingRules rules,
@@ -59,39 +59,9 @@ public record Wrap(
     dimensions = List.copyOf(dimensions);
   }
 
-  /** A page that is handed over. */
-  public enum Page {
-    /** The whole outside in one piece. */
-    OUTSIDE("wrap", "Outside"),
-    /** The inside of the cover, as it looks when one turns the outside over. */
-    INSIDE("inside", "Inside"),
-    /** Front alone, with its flap if it has one. */
-    FRONT("front", "Front"),
-    /** Spine alone. */
-    SPINE("spine", "Spine"),
-    /** Back alone, with its flap if it has one. */
-    BACK("back", "Back");
-
-    private final String id;
-    private final String title;
-
-    Page(String id, String title) {
-      this.id = id;
-      this.title = title;
-    }
-
-    public String id() {
-      return id;
-    }
-
-    public String title() {
-      return title;
-    }
-  }
-
   /** Panels and their names as people say them on this page: {@code Inside front}. */
   public String nameOf(PanelKind kind) {
-    return page == Page.INSIDE
+    return page == FilePage.INSIDE
         ? "Inside " + kind.title().toLowerCase(java.util.Locale.ROOT)
         : kind.title();
   }

@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A measured wrap as JSON, format {@code reglet-wrap/1}. Every length is an object with {@code mm}
  * and {@code in} as decimal strings, exact where the decimal ends, else to 15 decimals; an ebook's
  * has {@code px} too. Boxes have x and y from the top left of their page. The outside stands at the
- * root; {@code pages} has every page that is handed over, see {@link Pages}.
+ * root; {@code pages} has every page that is handed over, see {@link FilePages}.
  */
 public final class WrapDocument {
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -55,7 +55,7 @@ public final class WrapDocument {
     rules(root, wrap);
     page(root, wrap);
     ArrayNode pages = root.putArray("pages");
-    for (Wrap p : Pages.of(wrap)) {
+    for (Wrap p : FilePages.of(wrap)) {
       page(pages.addObject().put("page", p.page().id()), p);
     }
     return root;

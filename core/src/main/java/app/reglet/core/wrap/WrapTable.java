@@ -30,7 +30,7 @@ public final class WrapTable {
   /** The rows of a cover and the pages that go with it. */
   public static List<Row> rows(Wrap outside) {
     List<Row> rows = new ArrayList<>();
-    for (Wrap w : Pages.of(outside)) {
+    for (Wrap w : FilePages.of(outside)) {
       String page = w.page().id();
       rows.add(new Row(page, "sheet", "", w.sheetBox()));
       rows.add(new Row(page, "trimmed", "", w.trimmed()));

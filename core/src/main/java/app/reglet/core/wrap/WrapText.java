@@ -29,7 +29,7 @@ public final class WrapText {
     WrapText text = new WrapText(unit);
     text.head(wrap);
     text.rules(wrap);
-    for (Wrap page : Pages.of(wrap)) {
+    for (Wrap page : FilePages.of(wrap)) {
       text.page(page);
     }
     return text.out.toString();
@@ -40,7 +40,7 @@ public final class WrapText {
     WrapText text = new WrapText(unit);
     text.head(wrap);
     text.rules(wrap);
-    for (Wrap page : Pages.of(wrap)) {
+    for (Wrap page : FilePages.of(wrap)) {
       text.sums(page);
     }
     return text.out.toString().lines().filter(l -> !l.isBlank()).toList();

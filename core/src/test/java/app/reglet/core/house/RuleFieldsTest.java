@@ -16,8 +16,9 @@ import app.reglet.core.house.grammar.Kind;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePage;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapText;
@@ -162,8 +163,8 @@ public class RuleFieldsTest {
       Wrap w = Measuring.measure(e.spec(), house);
       assertThat(w.sheet()).isEqualTo(house.files().sheetRounding().apply(exact.sheet()));
       assertThat(w.trimmed().size()).isEqualTo(exact.trimmed().size());
-      for (Wrap page : Pages.of(w)) {
-        boolean spineAlone = page.page() == Wrap.Page.SPINE;
+      for (Wrap page : FilePages.of(w)) {
+        boolean spineAlone = page.page() == FilePage.SPINE;
         if (!spineAlone) {
           assertThat(page.sheet()).as(page.page().title()).isEqualTo(page.stated());
         }

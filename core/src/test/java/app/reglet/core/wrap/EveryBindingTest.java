@@ -184,7 +184,7 @@ public class EveryBindingTest {
       measured++;
       tiles(w);
       mirrors(w, Measuring.measure(spec.withTurn(PageTurn.RTL), house));
-      for (Wrap page : Pages.of(w)) {
+      for (Wrap page : FilePages.of(w)) {
         tiles(page);
       }
     }

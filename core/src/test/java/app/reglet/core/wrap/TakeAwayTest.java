@@ -56,7 +56,7 @@ public class TakeAwayTest {
       assertThat(csv).endsWith("\r\n");
       List<String> lines = List.of(csv.split("\r\n"));
       assertThat(lines).allMatch(l -> l.split(",", -1).length == 11);
-      for (Wrap page : Pages.of(w)) {
+      for (Wrap page : FilePages.of(w)) {
         String id = page.page().id();
         BigDecimal[] sheet =
             figures(lines.stream().filter(l -> l.startsWith(id + ",sheet,")).findFirst().get());
@@ -85,7 +85,7 @@ public class TakeAwayTest {
   public void theDocumentSaysEveryPage() {
     for (Wrap w : wraps()) {
       JsonNode root = JsonMapper.builder().build().readTree(WrapDocument.write(w));
-      List<Wrap> pages = Pages.of(w);
+      List<Wrap> pages = FilePages.of(w);
       assertThat(root.get("pages").size()).isEqualTo(pages.size());
       for (int i = 0; i < pages.size(); i++) {
         JsonNode page = root.get("pages").get(i);

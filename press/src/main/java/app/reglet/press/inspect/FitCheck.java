@@ -3,7 +3,8 @@ package app.reglet.press.inspect;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePage;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,13 +35,13 @@ public final class FitCheck {
    * of their own, the one whose size is nearest is meant.
    */
   public static List<Answer> of(PdfFacts file, Wrap outside) {
-    List<Wrap> pages = Pages.of(outside);
+    List<Wrap> pages = FilePages.of(outside);
     boolean parts = outside.rules().parts().isPresent();
     Comparator<Wrap> nearest =
         Comparator.<Wrap, Length>comparing(p -> distance(file.first().media(), p.sheet()))
             .thenComparing(p -> trimOff(file, p));
     List<Wrap> nearestFirst =
-        pages.stream().filter(p -> p.page() != Wrap.Page.INSIDE).sorted(nearest).toList();
+        pages.stream().filter(p -> p.page() != FilePage.INSIDE).sorted(nearest).toList();
     Wrap meant = nearestFirst.get(0);
     // front and back have one size: without a trim box the file does not tell which it is
     String taken =
@@ -52,7 +53,7 @@ public final class FitCheck {
     if (parts) {
       answers.add(new Answer("Taken for", true, "front, spine or back", taken, ""));
     }
-    boolean inside = Pages.inside(outside).isPresent();
+    boolean inside = FilePages.inside(outside).isPresent();
     boolean count = file.pages() == 1 || inside && file.pages() == 2;
     answers.add(
         new Answer(

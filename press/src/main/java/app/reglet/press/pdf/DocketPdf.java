@@ -2,7 +2,7 @@ package app.reglet.press.pdf;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapText;
 import app.reglet.press.art.Mark;
@@ -182,7 +182,7 @@ public final class DocketPdf {
   /** Every page side by side, as large as the room allows, all at one scale. */
   private void drawings(PDRectangle room) throws IOException {
     List<WrapDrawing> all =
-        Pages.of(outside).stream().map(w -> WrapDrawing.printed(w, unit)).toList();
+        FilePages.of(outside).stream().map(w -> WrapDrawing.printed(w, unit)).toList();
     double across = all.stream().mapToDouble(d -> d.view().width()).sum();
     double down = all.stream().mapToDouble(d -> d.view().height()).max().orElse(1);
     double scale = Math.min(room.getWidth() / across, room.getHeight() / down);

@@ -1,7 +1,7 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.template.Template;
 import app.reglet.press.type.Typeface;
@@ -39,7 +39,7 @@ public final class TemplatePdf {
       document.setVersion(1.6f);
       PDOptionalContentGroup guides = layer(document);
       PdfParts parts = new PdfParts(document, null);
-      for (Wrap wrap : Pages.of(outside)) {
+      for (Wrap wrap : FilePages.of(outside)) {
         PDPage page = PageBoxes.page(wrap);
         document.addPage(page);
         PDResources resources = new PDResources();

@@ -1,5 +1,6 @@
 package app.reglet.press.svg;
 
+import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Rect;
@@ -27,7 +28,7 @@ public final class DrawingSvg {
     Rect v = drawing.view();
     Wrap wrap = drawing.wrap();
     String description =
-        (wrap.page() == Wrap.Page.OUTSIDE ? "Measured sheet, " : wrap.page().title() + ", ")
+        (wrap.page() == FilePage.OUTSIDE ? "Measured sheet, " : wrap.page().title() + ", ")
             + wrap.sheet().print(drawing.unit())
             + ", spine "
             + wrap.spine().stated().print(drawing.unit());

@@ -1,7 +1,7 @@
 package app.reglet.press.template;
 
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapDocument;
 import app.reglet.core.wrap.WrapTable;
@@ -40,7 +40,7 @@ public final class TemplateSet {
     Map<String, byte[]> files = new LinkedHashMap<>();
     files.put(stem + ".txt", utf8(WrapText.write(outside, unit)));
     files.put(stem + ".pdf", TemplatePdf.make(outside, unit, face));
-    List<Wrap> pages = Pages.of(outside);
+    List<Wrap> pages = FilePages.of(outside);
     for (Wrap page : pages) {
       String name = stem + (pages.size() > 1 ? "_" + page.page().id() : "");
       files.put(name + ".svg", utf8(Template.svg(page, unit)));

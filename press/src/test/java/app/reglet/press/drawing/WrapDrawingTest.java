@@ -9,8 +9,8 @@ import app.reglet.core.book.Specification;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.Pages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Everywhere;
 import app.reglet.press.Specimen;
@@ -40,7 +40,7 @@ public class WrapDrawingTest {
   private static List<Wrap> wraps() {
     List<Wrap> pages = new ArrayList<>();
     for (Wrap w : Everywhere.wraps(80, 240, 400)) {
-      pages.addAll(Pages.of(Measuring.measure(w.spec().withInsidePrinted(true), w.house())));
+      pages.addAll(FilePages.of(Measuring.measure(w.spec().withInsidePrinted(true), w.house())));
     }
     return pages;
   }

@@ -13,7 +13,7 @@ import app.reglet.press.art.PlacedPage;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.svg.Addresses;
 import app.reglet.press.svg.ArtworkSvg;
-import app.reglet.press.svg.SheetView;
+import app.reglet.press.svg.BenchSvg;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.titles.Cover;
@@ -67,7 +67,7 @@ class BenchPage {
     model.addAttribute("redoable", revisions.redoable(cover.edition()).orElse(null));
     if (cover.wrap().isPresent()) {
       model.addAttribute("data", BenchModel.of(cover).json());
-      model.addAttribute("sheet", SheetView.of(cover.art().orElseThrow(), cover.unit(), ADDRESSES));
+      model.addAttribute("sheet", BenchSvg.of(cover.art().orElseThrow(), cover.unit(), ADDRESSES));
     }
   }
 

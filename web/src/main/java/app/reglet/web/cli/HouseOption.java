@@ -3,7 +3,7 @@ package app.reglet.web.cli;
 import app.reglet.core.Refusal;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.wrap.ExampleRun;
-import app.reglet.web.houses.ShippedSheets;
+import app.reglet.web.houses.ShippedRuleSheets;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -17,7 +17,7 @@ final class HouseOption {
   private HouseOption() {}
 
   static RuleSheet read(String idOrFile) {
-    Optional<String> shipped = ShippedSheets.text(idOrFile);
+    Optional<String> shipped = ShippedRuleSheets.text(idOrFile);
     if (shipped.isPresent()) {
       return ExampleRun.readAndProve(shipped.get());
     }
@@ -27,7 +27,7 @@ final class HouseOption {
           "“"
               + idOrFile
               + "” is neither a shipped rule sheet ("
-              + String.join(", ", ShippedSheets.ids())
+              + String.join(", ", ShippedRuleSheets.ids())
               + ") nor a file.");
     }
     try {

@@ -1,7 +1,8 @@
 package app.reglet.web.dispatch;
 
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePage;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
@@ -71,7 +72,7 @@ public class DispatchController {
 
   /** The pages that are files of their own; the inside can't be composed yet and has none. */
   private static List<Wrap> files(Wrap outside) {
-    return Pages.of(outside).stream().filter(p -> p.page() != Wrap.Page.INSIDE).toList();
+    return FilePages.of(outside).stream().filter(p -> p.page() != FilePage.INSIDE).toList();
   }
 
   /** Makes the files, looks at them as a house would, and answers with what it found. */

@@ -9,7 +9,7 @@ import app.reglet.core.house.Make;
 import app.reglet.core.house.SpineRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.drawing.WrapDrawing;
@@ -186,7 +186,7 @@ public class DocketController {
         .wrap()
         .ifPresent(
             w -> {
-              List<Wrap> pages = Pages.of(w);
+              List<Wrap> pages = FilePages.of(w);
               model.addAttribute("pages", pages);
               model.addAttribute(
                   "drawings",

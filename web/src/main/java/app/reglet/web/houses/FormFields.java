@@ -2,8 +2,8 @@ package app.reglet.web.houses;
 
 import app.reglet.core.house.grammar.Kind;
 import app.reglet.core.house.grammar.PartType;
-import app.reglet.web.houses.SheetForm.Field;
-import app.reglet.web.houses.SheetForm.Option;
+import app.reglet.web.houses.RuleSheetForm.Field;
+import app.reglet.web.houses.RuleSheetForm.Option;
 import java.util.ArrayList;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
@@ -62,7 +62,7 @@ final class FormFields {
       this.label = label;
     }
 
-    private List<Field> shown(SheetForm.Kind kind, String value, List<Option> options) {
+    private List<Field> shown(RuleSheetForm.Kind kind, String value, List<Option> options) {
       return List.of(new Field(place, label, kind, value, options, hint()));
     }
 
@@ -77,12 +77,12 @@ final class FormFields {
     }
 
     private List<Field> figure() {
-      return shown(SheetForm.Kind.FIGURE, FormFields.text(at(place)), List.of());
+      return shown(RuleSheetForm.Kind.FIGURE, FormFields.text(at(place)), List.of());
     }
 
     @Override
     public List<Field> text(Kind.Text kind) {
-      return shown(SheetForm.Kind.TEXT, FormFields.text(at(place)), List.of());
+      return shown(RuleSheetForm.Kind.TEXT, FormFields.text(at(place)), List.of());
     }
 
     @Override
@@ -112,7 +112,7 @@ final class FormFields {
           found != null && found.isArray()
               ? String.join("\n", found.values().stream().map(FormFields::text).toList())
               : FormFields.text(found);
-      return shown(SheetForm.Kind.LINES, value, List.of());
+      return shown(RuleSheetForm.Kind.LINES, value, List.of());
     }
 
     @Override
@@ -143,7 +143,7 @@ final class FormFields {
       if (!known) {
         all.add(new Option(value, value + " (unknown)", true));
       }
-      return shown(SheetForm.Kind.SELECT, value, all);
+      return shown(RuleSheetForm.Kind.SELECT, value, all);
     }
 
     @Override
@@ -175,7 +175,7 @@ final class FormFields {
           all.add(new Option(c, c + " (not listed)", true));
         }
       }
-      return shown(SheetForm.Kind.CHECKS, "", all);
+      return shown(RuleSheetForm.Kind.CHECKS, "", all);
     }
 
     @Override
@@ -186,18 +186,18 @@ final class FormFields {
     private List<Field> check() {
       JsonNode found = at(place);
       boolean on = found != null && (found.isObject() || found.asBoolean(false));
-      return shown(SheetForm.Kind.CHECK, on ? "on" : "", List.of());
+      return shown(RuleSheetForm.Kind.CHECK, on ? "on" : "", List.of());
     }
 
     /** A field for each listed name, and for each that has a price all the same. */
     @Override
     public List<Field> prices(Kind.Prices kind) {
       List<Option> names = new ArrayList<>(named(kind.list()));
-      names.removeIf(o -> !SheetEdit.isId(o.value()));
+      names.removeIf(o -> !RuleSheetEdit.isId(o.value()));
       JsonNode there = at(place);
       if (there != null && there.isObject()) {
         for (String id : there.propertyNames()) {
-          if (SheetEdit.isId(id) && names.stream().noneMatch(o -> o.value().equals(id))) {
+          if (RuleSheetEdit.isId(id) && names.stream().noneMatch(o -> o.value().equals(id))) {
             names.add(new Option(id, id + " (not listed)", false));
           }
         }
@@ -209,7 +209,7 @@ final class FormFields {
             new Field(
                 path,
                 label + ", " + name.label(),
-                SheetForm.Kind.FIGURE,
+                RuleSheetForm.Kind.FIGURE,
                 FormFields.text(at(path)),
                 List.of(),
                 hint()));
@@ -255,7 +255,7 @@ final class FormFields {
   }
 
   JsonNode at(String path) {
-    return SheetPath.parse(path).in(root);
+    return RuleSheetPath.parse(path).in(root);
   }
 
   /** What stands at a place as text, empty for nothing and for what is no single value. */

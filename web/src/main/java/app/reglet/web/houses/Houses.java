@@ -57,7 +57,7 @@ public class Houses {
    * told by {@link #broken} and hinders nothing else.
    */
   public void load() {
-    for (String text : ShippedSheets.texts()) {
+    for (String text : ShippedRuleSheets.texts()) {
       RuleSheet sheet = ExampleRun.readAndProve(text);
       HouseEntity row = rows.findById(sheet.id()).orElse(null);
       if (row == null || row.isShipped() && !text.equals(inForce(row))) {

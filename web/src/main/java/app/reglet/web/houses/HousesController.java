@@ -20,9 +20,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 public class HousesController {
   private final Houses houses;
-  private final SheetDrafts drafts;
+  private final RuleDrafts drafts;
 
-  public HousesController(Houses houses, SheetDrafts drafts) {
+  public HousesController(Houses houses, RuleDrafts drafts) {
     this.houses = houses;
     this.drafts = drafts;
   }

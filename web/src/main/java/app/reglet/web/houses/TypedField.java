@@ -10,11 +10,11 @@ import tools.jackson.databind.node.ObjectNode;
 /** What was typed into a field of a rule sheet, as its document writes it; null for nothing. */
 final class TypedField implements Kind.Visitor<JsonNode> {
   private final ObjectNode root;
-  private final SheetPath path;
+  private final RuleSheetPath path;
   private final String[] values;
   private final String text;
 
-  TypedField(ObjectNode root, SheetPath path, String[] values) {
+  TypedField(ObjectNode root, RuleSheetPath path, String[] values) {
     this.root = root;
     this.path = path;
     this.values = values;

@@ -3,7 +3,7 @@ package app.reglet.web.templates;
 import app.reglet.core.Refusal;
 import app.reglet.core.check.Finding;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Pages;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapDocument;
 import app.reglet.core.wrap.WrapTable;
@@ -66,7 +66,7 @@ public class TemplatesController {
         .wrap()
         .ifPresent(
             w -> {
-              List<Wrap> pages = Pages.of(w);
+              List<Wrap> pages = FilePages.of(w);
               model.addAttribute("pages", pages);
               model.addAttribute(
                   "drawings",
@@ -90,7 +90,8 @@ public class TemplatesController {
     model.addAttribute("cover", cover);
     model.addAttribute("ppi", count);
     model.addAttribute(
-        "sized", Pages.of(cover.sheet()).stream().map(p -> sized(p, cover.unit(), count)).toList());
+        "sized",
+        FilePages.of(cover.sheet()).stream().map(p -> sized(p, cover.unit(), count)).toList());
     return "templates :: sizes";
   }
 
@@ -190,9 +191,9 @@ public class TemplatesController {
   }
 
   private static Wrap pageOf(Wrap outside, String id) {
-    return Pages.of(outside).stream()
+    return FilePages.of(outside).stream()
         .filter(p -> p.page().id().equals(id))
         .findFirst()
-        .orElseGet(() -> Pages.of(outside).get(0));
+        .orElseGet(() -> FilePages.of(outside).get(0));
   }
 }

@@ -125,13 +125,13 @@ public class Covers {
   }
 
   /** The version of its sheet that came after the one a cover is measured by, if one did. */
-  public Optional<NewerSheet> newerSheet(Cover cover) {
+  public Optional<NewerRuleSheet> newerSheet(Cover cover) {
     EditionEntity e = cover.edition();
     int current = houses.version(e.getHouseId());
     if (current <= e.getHouseVersion()) {
       return Optional.empty();
     }
-    return Optional.of(NewerSheet.of(cover, current, houses.get(e.getHouseId(), current)));
+    return Optional.of(NewerRuleSheet.of(cover, current, houses.get(e.getHouseId(), current)));
   }
 
   /**

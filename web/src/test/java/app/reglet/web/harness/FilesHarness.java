@@ -11,7 +11,7 @@ import app.reglet.core.wrap.Measuring;
 import app.reglet.press.template.TemplateSet;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.harness.Web.Answer;
-import app.reglet.web.houses.ShippedSheets;
+import app.reglet.web.houses.ShippedRuleSheets;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -231,7 +231,8 @@ public final class FilesHarness {
 
   private static List<Sound> sound() throws IOException {
     List<Sound> all = new ArrayList<>();
-    RuleSheet gannet = RuleSheetReader.read(ShippedSheets.text("gannet-and-gauge").orElseThrow());
+    RuleSheet gannet =
+        RuleSheetReader.read(ShippedRuleSheets.text("gannet-and-gauge").orElseThrow());
     var wrap =
         Measuring.measure(
             Specification.of(
@@ -281,12 +282,12 @@ public final class FilesHarness {
                 encode(image, "tiff", false, packing)));
       }
     }
-    for (String id : ShippedSheets.ids()) {
+    for (String id : ShippedRuleSheets.ids()) {
       all.add(
           new Sound(
               Kind.SHEET,
               id + ".json",
-              ShippedSheets.text(id).orElseThrow().getBytes(StandardCharsets.UTF_8)));
+              ShippedRuleSheets.text(id).orElseThrow().getBytes(StandardCharsets.UTF_8)));
     }
     return all;
   }

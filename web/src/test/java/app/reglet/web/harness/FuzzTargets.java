@@ -14,7 +14,7 @@ import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.reading.FileBytes;
-import app.reglet.web.houses.ShippedSheets;
+import app.reglet.web.houses.ShippedRuleSheets;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -41,8 +41,8 @@ public final class FuzzTargets {
     for (String size : new String[] {"6 x 9 in", "A5", "148 mm × 210 mm"}) {
       seed(to, n++, 1, size.getBytes(StandardCharsets.UTF_8));
     }
-    for (String id : ShippedSheets.ids()) {
-      byte[] sheet = ShippedSheets.text(id).orElseThrow().getBytes(StandardCharsets.UTF_8);
+    for (String id : ShippedRuleSheets.ids()) {
+      byte[] sheet = ShippedRuleSheets.text(id).orElseThrow().getBytes(StandardCharsets.UTF_8);
       seed(to, n++, 2, sheet);
       seed(to, n++, 3, sheet);
     }

@@ -22,12 +22,12 @@ import org.springframework.web.multipart.MultipartFile;
 /** Writing rule sheets: the form of a draft beside its worked examples. */
 @Controller
 @RequestMapping("/houses")
-public class SheetDraftsController {
+public class RuleDraftsController {
   private static final long LARGEST_FILE = 4_000_000;
 
-  private final SheetDrafts drafts;
+  private final RuleDrafts drafts;
 
-  public SheetDraftsController(SheetDrafts drafts) {
+  public RuleDraftsController(RuleDrafts drafts) {
     this.drafts = drafts;
   }
 
@@ -77,8 +77,9 @@ public class SheetDraftsController {
 
   private static void fill(Model model, HouseDraft draft, String refused) {
     model.addAttribute("draft", draft);
-    model.addAttribute("form", SheetForm.of(SheetDrafts.tree(draft), draft.getHouseId() != null));
-    model.addAttribute("state", SheetDrafts.state(draft));
+    model.addAttribute(
+        "form", RuleSheetForm.of(RuleDrafts.tree(draft), draft.getHouseId() != null));
+    model.addAttribute("state", RuleDrafts.state(draft));
     model.addAttribute("refused", refused);
     model.addAttribute("answering", false);
   }

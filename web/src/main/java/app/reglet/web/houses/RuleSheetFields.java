@@ -4,12 +4,12 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.house.grammar.Grammar;
 import app.reglet.core.house.grammar.Kind;
 import app.reglet.core.house.grammar.PartType;
-import app.reglet.web.houses.SheetForm.BindingForm;
-import app.reglet.web.houses.SheetForm.Field;
-import app.reglet.web.houses.SheetForm.Group;
-import app.reglet.web.houses.SheetForm.Item;
-import app.reglet.web.houses.SheetForm.Option;
-import app.reglet.web.houses.SheetForm.RuleForm;
+import app.reglet.web.houses.RuleSheetForm.BindingForm;
+import app.reglet.web.houses.RuleSheetForm.Field;
+import app.reglet.web.houses.RuleSheetForm.Group;
+import app.reglet.web.houses.RuleSheetForm.Item;
+import app.reglet.web.houses.RuleSheetForm.Option;
+import app.reglet.web.houses.RuleSheetForm.RuleForm;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -18,18 +18,18 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** Lays the fields of a rule sheet out as a form; which there are the grammar says. */
-final class SheetFields {
+final class RuleSheetFields {
   private static final String COUNTS = "Page counts";
 
   private final FormFields fields;
   private final boolean idIsFixed;
 
-  SheetFields(JsonNode root, boolean idIsFixed) {
+  RuleSheetFields(JsonNode root, boolean idIsFixed) {
     this.fields = new FormFields(root);
     this.idIsFixed = idIsFixed;
   }
 
-  SheetForm form() {
+  RuleSheetForm form() {
     List<Field> general = new ArrayList<>();
     for (app.reglet.core.house.grammar.Field f : Grammar.SHEET.fields()) {
       boolean object = f.kind() instanceof Kind.One;
@@ -37,7 +37,7 @@ final class SheetFields {
         general.addAll(fields.of(f, "", "", ""));
       }
     }
-    return new SheetForm(
+    return new RuleSheetForm(
         general,
         rows("stocks"),
         rows("inks"),

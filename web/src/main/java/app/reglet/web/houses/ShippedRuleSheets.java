@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** The rule sheets that ship with Reglet. */
-public final class ShippedSheets {
+public final class ShippedRuleSheets {
   private static final List<String> IDS =
       List.of(
           "gannet-and-gauge",
@@ -19,7 +19,7 @@ public final class ShippedSheets {
           "lantern-shelf",
           "harbour-reading-room");
 
-  private ShippedSheets() {}
+  private ShippedRuleSheets() {}
 
   /** The documents. */
   public static List<String> texts() {
@@ -36,7 +36,7 @@ public final class ShippedSheets {
     if (!IDS.contains(id)) {
       return Optional.empty();
     }
-    try (InputStream in = ShippedSheets.class.getResourceAsStream("/houses/" + id + ".json")) {
+    try (InputStream in = ShippedRuleSheets.class.getResourceAsStream("/houses/" + id + ".json")) {
       return Optional.of(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     } catch (IOException e) {
       throw new UncheckedIOException(e);

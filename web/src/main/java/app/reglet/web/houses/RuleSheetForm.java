@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
  * A rule sheet's document as a form: groups of fields, each with its place in the document. Works
  * on any document, however far it has come.
  */
-record SheetForm(
+record RuleSheetForm(
     List<Field> general,
     List<Item> stocks,
     List<Item> inks,
@@ -122,7 +122,7 @@ record SheetForm(
   }
 
   /** The form of a document. */
-  static SheetForm of(JsonNode root, boolean idIsFixed) {
-    return new SheetFields(root, idIsFixed).form();
+  static RuleSheetForm of(JsonNode root, boolean idIsFixed) {
+    return new RuleSheetFields(root, idIsFixed).form();
   }
 }

@@ -17,7 +17,7 @@ import org.testng.annotations.Test;
 /**
  * Pages that go with the outside. Check values: common practice, worked out by hand beside each.
  */
-public class PagesTest {
+public class FilePagesTest {
   private static final Specification OSIER =
       Specification.of(
               Binding.PERFECT_BOUND,
@@ -39,8 +39,8 @@ public class PagesTest {
   public void theInsideIsTheMirrorImageWithAnUnprintedStrip() {
     // sheet 325.5: back 3–151, spine 151–174.5, front 174.5–322.5; mirrored front 3–151
     Wrap outside = Measuring.measure(OSIER, Houses.OSIER);
-    List<Wrap> pages = Pages.of(outside);
-    assertThat(pages).extracting(Wrap::page).containsExactly(Wrap.Page.OUTSIDE, Wrap.Page.INSIDE);
+    List<Wrap> pages = FilePages.of(outside);
+    assertThat(pages).extracting(Wrap::page).containsExactly(FilePage.OUTSIDE, FilePage.INSIDE);
     Wrap inside = pages.get(1);
     assertThat(inside.sheet()).isEqualTo(outside.sheet());
     assertThat(at(inside, PanelKind.FRONT)).isEqualTo(new Box3(Length.mm("3"), Length.mm("151")));
@@ -63,14 +63,15 @@ public class PagesTest {
   @Test
   public void aBookReadRightToLeftHasItsInsideFrontOnTheRight() {
     Wrap inside =
-        Pages.inside(Measuring.measure(OSIER.withTurn(PageTurn.RTL), Houses.OSIER)).orElseThrow();
+        FilePages.inside(Measuring.measure(OSIER.withTurn(PageTurn.RTL), Houses.OSIER))
+            .orElseThrow();
     assertThat(at(inside, PanelKind.FRONT).left()).isEqualTo(Length.mm("174.5"));
   }
 
   @Test
   public void insideTwiceMirroredIsTheOutside() {
     Wrap outside = Measuring.measure(OSIER, Houses.OSIER);
-    Wrap inside = Pages.inside(outside).orElseThrow();
+    Wrap inside = FilePages.inside(outside).orElseThrow();
     for (Panel p : outside.panels()) {
       assertThat(inside.panel(p.kind()).orElseThrow().trim().mirrored(outside.sheet().width()))
           .isEqualTo(p.trim());
@@ -81,7 +82,7 @@ public class PagesTest {
 
   @Test
   public void unprintedOrNotOfferedThereIsNoInside() {
-    assertThat(Pages.of(Measuring.measure(OSIER.withInsidePrinted(false), Houses.OSIER)))
+    assertThat(FilePages.of(Measuring.measure(OSIER.withInsidePrinted(false), Houses.OSIER)))
         .hasSize(1);
   }
 
@@ -97,10 +98,10 @@ public class PagesTest {
                 PageTurn.LTR)
             .withToldSpine(Optional.of(new ToldSpine(Length.mm("11.8"), "order 7")));
     Wrap outside = Measuring.measure(spec, Houses.SANDLING);
-    List<Wrap> pages = Pages.of(outside);
+    List<Wrap> pages = FilePages.of(outside);
     assertThat(pages)
         .extracting(Wrap::page)
-        .containsExactly(Wrap.Page.FRONT, Wrap.Page.SPINE, Wrap.Page.BACK);
+        .containsExactly(FilePage.FRONT, FilePage.SPINE, FilePage.BACK);
     // front: 3 past the fold + 148 + 3 bleed = 154 × 216; spine: its width, bleed at head and tail
     assertThat(pages.get(0).sheet()).isEqualTo(new Size(Length.mm("154"), Length.mm("216")));
     assertThat(pages.get(1).sheet()).isEqualTo(new Size(Length.mm("11.8"), Length.mm("216")));

@@ -17,12 +17,12 @@ import tools.jackson.databind.node.ObjectNode;
  * Changes a rule sheet's document as its form was filled in. What can't be read is kept as typed,
  * so that the reader refuses it by name and nothing is lost.
  */
-final class SheetEdit {
+final class RuleSheetEdit {
   private static final Kind ANY_TEXT = new Kind.Text("", "");
 
   private final ObjectNode root;
 
-  SheetEdit(ObjectNode root) {
+  RuleSheetEdit(ObjectNode root) {
     this.root = root;
   }
 
@@ -34,11 +34,11 @@ final class SheetEdit {
     for (Map.Entry<String, String[]> field : form.entrySet()) {
       String name = field.getKey();
       if (isPlace(name)) {
-        take(SheetPath.parse(name), field.getValue());
+        take(RuleSheetPath.parse(name), field.getValue());
       } else if (name.startsWith("_")
           && isPlace(name.substring(1))
           && !form.containsKey(name.substring(1))) {
-        untick(SheetPath.parse(name.substring(1)));
+        untick(RuleSheetPath.parse(name.substring(1)));
       }
     }
     for (JsonNode binding : items(root.get("bindings"))) {
@@ -63,12 +63,12 @@ final class SheetEdit {
     return name.matches("(id|name|about|unit|stocks|inks|bindings|files|examples)([.\\[].*)?");
   }
 
-  private void take(SheetPath path, String[] values) {
+  private void take(RuleSheetPath path, String[] values) {
     Kind kind = Grammar.at(path.kind()).map(Field::kind).orElse(ANY_TEXT);
     path.set(root, kind.accept(new TypedField(root, path, values)));
   }
 
-  private void untick(SheetPath path) {
+  private void untick(RuleSheetPath path) {
     path.set(root, null);
   }
 
@@ -131,12 +131,12 @@ final class SheetEdit {
     String[] words = what.split(" ");
     switch (words[0]) {
       case "add" -> add(words[1], form);
-      case "drop" -> SheetPath.parse(words[1]).remove(root);
-      case "up" -> up(SheetPath.parse(words[1]));
+      case "drop" -> RuleSheetPath.parse(words[1]).remove(root);
+      case "up" -> up(RuleSheetPath.parse(words[1]));
       case "paste" -> {
         String[] pasted = form.getOrDefault("pasted", new String[] {""});
         paste(
-            SheetPath.parse(words[1]),
+            RuleSheetPath.parse(words[1]),
             Integer.parseInt(words[2]),
             Integer.parseInt(words[3]),
             pasted[0]);
@@ -148,7 +148,7 @@ final class SheetEdit {
   }
 
   private void add(String where, Map<String, String[]> form) {
-    SheetPath path = SheetPath.parse(where);
+    RuleSheetPath path = RuleSheetPath.parse(where);
     JsonNode there = path.in(root);
     ArrayNode list;
     if (there instanceof ArrayNode found) {
@@ -184,7 +184,7 @@ final class SheetEdit {
     list.add(item);
   }
 
-  private void up(SheetPath path) {
+  private void up(RuleSheetPath path) {
     if (path.last() instanceof Integer i
         && i > 0
         && path.holder(root) instanceof ArrayNode list
@@ -198,7 +198,7 @@ final class SheetEdit {
    * A range of cells from a spreadsheet, put into a step table from a cell on: rows by line, cells
    * by tab (or semicolon). A first cell such as {@code 76–100} fills from and to.
    */
-  private void paste(SheetPath rule, int row, int column, String text) {
+  private void paste(RuleSheetPath rule, int row, int column, String text) {
     if (text.length() > 100_000) {
       throw new Refusal("That is more than a step table can hold: paste the range of rows only.");
     }
@@ -216,7 +216,7 @@ final class SheetEdit {
       for (int c = 0; c < cells.size() && column + c < names.length; c++) {
         List<Object> steps = new ArrayList<>(rule.steps());
         steps.addAll(List.of("rows", row + r, names[column + c]));
-        take(new SheetPath(steps), new String[] {cells.get(c)});
+        take(new RuleSheetPath(steps), new String[] {cells.get(c)});
       }
     }
   }

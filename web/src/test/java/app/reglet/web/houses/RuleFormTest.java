@@ -23,15 +23,15 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A rule sheet's document as a form and back. */
-public class SheetFormTest {
+public class RuleFormTest {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private static ObjectNode tree(String id) {
-    return (ObjectNode) RuleSheetDocument.parse(ShippedSheets.text(id).orElseThrow());
+    return (ObjectNode) RuleSheetDocument.parse(ShippedRuleSheets.text(id).orElseThrow());
   }
 
   /** What a browser sends of a form that nobody has touched. */
-  private static Map<String, String[]> sent(SheetForm form) {
+  private static Map<String, String[]> sent(RuleSheetForm form) {
     Map<String, String[]> sent = new LinkedHashMap<>();
     fields(form)
         .forEach(
@@ -46,8 +46,8 @@ public class SheetFormTest {
                 case CHECKS -> {
                   String[] ticked =
                       f.options().stream()
-                          .filter(SheetForm.Option::chosen)
-                          .map(SheetForm.Option::value)
+                          .filter(RuleSheetForm.Option::chosen)
+                          .map(RuleSheetForm.Option::value)
                           .toArray(String[]::new);
                   if (ticked.length > 0) {
                     sent.put(f.path(), ticked);
@@ -57,7 +57,7 @@ public class SheetFormTest {
                 case SELECT -> {
                   // nothing chosen: a browser sends the first
                   String value =
-                      f.options().stream().anyMatch(SheetForm.Option::chosen)
+                      f.options().stream().anyMatch(RuleSheetForm.Option::chosen)
                           ? f.value()
                           : f.options().isEmpty() ? null : f.options().get(0).value();
                   if (value != null) {
@@ -70,8 +70,8 @@ public class SheetFormTest {
     return sent;
   }
 
-  private static Stream<SheetForm.Field> fields(SheetForm form) {
-    List<SheetForm.Field> all = new ArrayList<>(form.general());
+  private static Stream<RuleSheetForm.Field> fields(RuleSheetForm form) {
+    List<RuleSheetForm.Field> all = new ArrayList<>(form.general());
     form.stocks().forEach(i -> all.addAll(i.fields()));
     form.inks().forEach(i -> all.addAll(i.fields()));
     form.bindings()
@@ -94,24 +94,25 @@ public class SheetFormTest {
 
   @DataProvider
   Object[][] shipped() {
-    return ShippedSheets.ids().stream().map(id -> new Object[] {id}).toArray(Object[][]::new);
+    return ShippedRuleSheets.ids().stream().map(id -> new Object[] {id}).toArray(Object[][]::new);
   }
 
   /** A sheet shown as a form and saved untouched says the same as before. */
   @Test(dataProvider = "shipped")
   public void anUntouchedFormChangesNothing(String id) {
     ObjectNode root = tree(id);
-    SheetForm form = SheetForm.of(root, false);
-    new SheetEdit(root).take(sent(form));
+    RuleSheetForm form = RuleSheetForm.of(root, false);
+    new RuleSheetEdit(root).take(sent(form));
     assertThat(RuleSheetReader.read(JSON.writeValueAsString(root)))
-        .isEqualTo(RuleSheetReader.read(ShippedSheets.text(id).orElseThrow()));
+        .isEqualTo(RuleSheetReader.read(ShippedRuleSheets.text(id).orElseThrow()));
   }
 
   /** Every value of a document has a field: nothing of a sheet can only be changed as JSON. */
   @Test(dataProvider = "shipped")
   public void everyValueHasItsField(String id) {
     ObjectNode root = tree(id);
-    List<String> shown = fields(SheetForm.of(root, false)).map(SheetForm.Field::path).toList();
+    List<String> shown =
+        fields(RuleSheetForm.of(root, false)).map(RuleSheetForm.Field::path).toList();
     for (String leaf : leaves(root, "")) {
       boolean fixed = leaf.equals("format") || leaf.matches("bindings\\[\\d+]\\.binding");
       assertThat(fixed || shown.contains(leaf) || shown.contains(leaf.replaceAll("\\[\\d+]$", "")))
@@ -137,7 +138,9 @@ public class SheetFormTest {
       root.withArray("examples").addObject().put("binding", b.id());
     }
     List<String> shown =
-        fields(SheetForm.of(root, false)).map(f -> SheetPath.parse(f.path()).kind()).toList();
+        fields(RuleSheetForm.of(root, false))
+            .map(f -> RuleSheetPath.parse(f.path()).kind())
+            .toList();
     List<String> missing = new ArrayList<>(places(Grammar.SHEET, ""));
     assertThat(missing).contains("bindings.odd", "files.pageSize", "bindings.spine.rows.width");
     missing.removeIf(p -> shown.contains(p) || shown.stream().anyMatch(s -> s.startsWith(p + ".")));
@@ -181,7 +184,7 @@ public class SheetFormTest {
     for (int i = 0; i < namesAndValues.length; i += 2) {
       form.put(namesAndValues[i], new String[] {namesAndValues[i + 1]});
     }
-    new SheetEdit(root).take(form);
+    new RuleSheetEdit(root).take(form);
     return root;
   }
 
@@ -262,7 +265,7 @@ public class SheetFormTest {
   @Test
   public void untickedBoxesGo() {
     ObjectNode root = tree("osier-row");
-    new SheetEdit(root)
+    new RuleSheetEdit(root)
         .take(
             Map.of(
                 "_bindings[0].inside", new String[] {""},
@@ -291,7 +294,7 @@ public class SheetFormTest {
   public void aRangeFromASpreadsheetFillsTheTable(
       String text, int row, int column, String expected) {
     ObjectNode root = tree("dunlin-casebinders");
-    new SheetEdit(root)
+    new RuleSheetEdit(root)
         .act(
             "paste bindings[0].spine[0] " + row + " " + column,
             Map.of("pasted", new String[] {text}));
@@ -313,7 +316,7 @@ public class SheetFormTest {
   @Test
   public void buttonsAddDropAndMove() {
     ObjectNode root = tree("gannet-and-gauge");
-    SheetEdit edit = new SheetEdit(root);
+    RuleSheetEdit edit = new RuleSheetEdit(root);
     edit.act("add bindings", Map.of("newBinding", new String[] {"saddle-stitched"}));
     assertThat(root.at("/bindings/1/spine/0/kind").stringValue()).isEqualTo("none");
     edit.act("add stocks", Map.of());
@@ -345,7 +348,7 @@ public class SheetFormTest {
             "",
             "files.tolerance",
             "");
-    SheetForm form = SheetForm.of(root, false);
+    RuleSheetForm form = RuleSheetForm.of(root, false);
     List<String> said =
         RuleSheetReader.problems(JSON.writeValueAsString(root)).stream()
             .map(form::sentence)
@@ -368,7 +371,7 @@ public class SheetFormTest {
 
   @Test(dataProvider = "noPlaces")
   public void whatIsNoPlaceIsRefused(String text) {
-    assertThatThrownBy(() -> SheetPath.parse(text)).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> RuleSheetPath.parse(text)).isInstanceOf(Refusal.class);
   }
 
   @Test
@@ -376,7 +379,7 @@ public class SheetFormTest {
     ObjectNode root = tree("dunlin-casebinders");
     assertThatThrownBy(
             () ->
-                new SheetEdit(root)
+                new RuleSheetEdit(root)
                     .take(Map.of("bindings[0].spine[0].rows[9000].from", new String[] {"1"})))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("2000");

@@ -8,11 +8,11 @@ import app.reglet.press.drawing.Guides;
  * The sheet on the bench: artwork, guides over it, and an empty layer for what the browser draws
  * over both (what pieces are taken hold of by, marks of margin notes).
  */
-public final class SheetView {
+public final class BenchSvg {
   private static final double SEEN_WIDTH = 900;
   private static final double EDGE = 16;
 
-  private SheetView() {}
+  private BenchSvg() {}
 
   /**
    * The sheet as a whole SVG element; user unit 1 mm.

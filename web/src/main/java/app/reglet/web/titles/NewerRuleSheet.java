@@ -16,13 +16,13 @@ import java.util.List;
  * @param to the version in force
  * @param changes what would change in figures; empty when nothing would
  */
-public record NewerSheet(int from, int to, List<String> changes) {
-  public NewerSheet {
+public record NewerRuleSheet(int from, int to, List<String> changes) {
+  public NewerRuleSheet {
     changes = List.copyOf(changes);
   }
 
   /** The sheet's later version, with what it would change of a cover. */
-  static NewerSheet of(Cover cover, int version, RuleSheet newer) {
+  static NewerRuleSheet of(Cover cover, int version, RuleSheet newer) {
     EditionEntity e = cover.edition();
     List<String> changes = new ArrayList<>();
     e.specification()
@@ -43,7 +43,7 @@ public record NewerSheet(int from, int to, List<String> changes) {
                 changes.add(r.getMessage().replaceAll("\\.$", ""));
               }
             });
-    return new NewerSheet(e.getHouseVersion(), version, changes);
+    return new NewerRuleSheet(e.getHouseVersion(), version, changes);
   }
 
   public String sentence() {

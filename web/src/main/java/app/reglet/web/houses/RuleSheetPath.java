@@ -14,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A place in a rule sheet's document, written as the reader's messages write it: {@code
  * bindings[1].spine[0].perPage}.
  */
-record SheetPath(List<Object> steps) {
+record RuleSheetPath(List<Object> steps) {
   private static final Pattern STEP = Pattern.compile("([A-Za-z0-9-]+)|\\[(\\d{1,4})]");
 
   /**
@@ -22,7 +22,7 @@ record SheetPath(List<Object> steps) {
    *
    * @throws Refusal when it is none
    */
-  static SheetPath parse(String text) {
+  static RuleSheetPath parse(String text) {
     List<Object> steps = new ArrayList<>();
     Matcher m = STEP.matcher(text);
     int at = 0;
@@ -39,7 +39,7 @@ record SheetPath(List<Object> steps) {
     if (steps.isEmpty()) {
       throw new Refusal("A place in a rule sheet is missing.");
     }
-    return new SheetPath(steps);
+    return new RuleSheetPath(steps);
   }
 
   /** The path without the numbers of list items: {@code bindings.spine.perPage}. */

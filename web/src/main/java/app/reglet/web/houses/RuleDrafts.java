@@ -21,14 +21,14 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Rule sheets being written: begun, changed, published or thrown away. */
 @Service
-public class SheetDrafts {
+public class RuleDrafts {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final HouseDrafts drafts;
   private final Houses houses;
   private final Clock clock;
 
-  public SheetDrafts(HouseDrafts drafts, Houses houses, Clock clock) {
+  public RuleDrafts(HouseDrafts drafts, Houses houses, Clock clock) {
     this.drafts = drafts;
     this.houses = houses;
     this.clock = clock;
@@ -242,7 +242,7 @@ public class SheetDrafts {
           "This draft was changed in another window. Nothing was overwritten, and what you typed is still on this page: note what differs, reload, and make the change again.");
     }
     ObjectNode root = tree(draft);
-    SheetEdit edit = new SheetEdit(root);
+    RuleSheetEdit edit = new RuleSheetEdit(root);
     edit.take(form);
     if (!act.isEmpty()) {
       edit.act(act, form);

@@ -15,8 +15,8 @@ import java.util.Optional;
  * The pages that a cover is handed over as: one wrap, or front, spine and back apart; and the
  * inside where it is printed. Each is a {@link Wrap} of its own, measured from the outside's.
  */
-public final class Pages {
-  private Pages() {}
+public final class FilePages {
+  private FilePages() {}
 
   /** The pages of a measured outside, in the order in which they are handed over. */
   public static List<Wrap> of(Wrap outside) {
@@ -76,7 +76,7 @@ public final class Pages {
     Box trimmed = w.trimmed().mirrored(width);
     return page(
         w,
-        Wrap.Page.INSIDE,
+        FilePage.INSIDE,
         w.sheetBox(),
         trimmed,
         w.margin().mirrored(),
@@ -141,15 +141,15 @@ public final class Pages {
       }
     }
     List<Wrap> parts = new ArrayList<>();
-    parts.add(part(w, Wrap.Page.FRONT, front, rule.foldBleed()));
+    parts.add(part(w, FilePage.FRONT, front, rule.foldBleed()));
     if (!spine.isEmpty()) {
-      parts.add(part(w, Wrap.Page.SPINE, spine, Length.ZERO));
+      parts.add(part(w, FilePage.SPINE, spine, Length.ZERO));
     }
-    parts.add(part(w, Wrap.Page.BACK, back, rule.foldBleed()));
+    parts.add(part(w, FilePage.BACK, back, rule.foldBleed()));
     return parts;
   }
 
-  private static Wrap part(Wrap w, Wrap.Page page, List<Panel> of, Length foldBleed) {
+  private static Wrap part(Wrap w, FilePage page, List<Panel> of, Length foldBleed) {
     Box trim =
         Box.between(
             of.get(0).trim().left(),
@@ -215,7 +215,7 @@ public final class Pages {
 
   private static Wrap page(
       Wrap of,
-      Wrap.Page page,
+      FilePage page,
       Box place,
       Box trimmed,
       Edges margin,
