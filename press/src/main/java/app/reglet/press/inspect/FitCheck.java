@@ -35,13 +35,9 @@ public final class FitCheck {
    * of their own, the one whose size is nearest is meant.
    */
   public static List<Answer> of(PdfFacts file, Wrap outside) {
-    List<Wrap> pages = FilePages.of(outside);
     boolean parts = outside.rules().parts().isPresent();
-    Comparator<Wrap> nearest =
-        Comparator.<Wrap, Length>comparing(p -> distance(file.first().media(), p.sheet()))
-            .thenComparing(p -> trimOff(file, p));
-    List<Wrap> nearestFirst =
-        pages.stream().filter(p -> p.page() != FilePage.INSIDE).sorted(nearest).toList();
+    Comparator<Wrap> nearest = nearest(file);
+    List<Wrap> nearestFirst = nearestFirst(file, outside);
     Wrap meant = nearestFirst.get(0);
     // front and back have one size: without a trim box the file does not tell which it is
     String taken =
@@ -84,6 +80,23 @@ public final class FitCheck {
                 : loose + " not embedded",
             loose == 0 ? "" : "Embed every font, or turn its words into outlines."));
     return answers;
+  }
+
+  /** The page that a file is taken for: of the outside, or of its parts the nearest in size. */
+  public static Wrap meant(PdfFacts file, Wrap outside) {
+    return nearestFirst(file, outside).get(0);
+  }
+
+  private static List<Wrap> nearestFirst(PdfFacts file, Wrap outside) {
+    return FilePages.of(outside).stream()
+        .filter(p -> p.page() != FilePage.INSIDE)
+        .sorted(nearest(file))
+        .toList();
+  }
+
+  private static Comparator<Wrap> nearest(PdfFacts file) {
+    return Comparator.<Wrap, Length>comparing(p -> distance(file.first().media(), p.sheet()))
+        .thenComparing(p -> trimOff(file, p));
   }
 
   /** How far the file's trim box is from where a page's trim begins; zero when it has none. */

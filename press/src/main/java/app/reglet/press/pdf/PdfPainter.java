@@ -13,6 +13,7 @@ import app.reglet.press.picture.Orientation;
 import app.reglet.press.type.Typeface;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -226,11 +227,11 @@ final class PdfPainter implements Painter {
   @Override
   public void page(Mark.Page p) {
     PDFormXObject form = parts.page(p.page());
-    var box = form.getBBox();
+    Rectangle2D upright = PdfParts.upright(form);
     AffineTransform place = p.place();
     place.concatenate(new AffineTransform(1, 0, 0, -1, 0, 1));
-    place.scale(1 / box.getWidth(), 1 / box.getHeight());
-    place.translate(-box.getLowerLeftX(), -box.getLowerLeftY());
+    place.scale(1 / upright.getWidth(), 1 / upright.getHeight());
+    place.translate(-upright.getX(), -upright.getY());
     op().op("q");
     op().matrix("cm", place);
     op().op("Do", resources().add(form));

@@ -2,6 +2,7 @@ package app.reglet.press.pdf;
 
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.PlacedPage;
+import java.awt.geom.Rectangle2D;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -89,6 +90,14 @@ final class PdfParts implements AutoCloseable {
             throw new UncheckedIOException(e);
           }
         });
+  }
+
+  /** The box of a placed page as its form's own matrix, which turns it upright, makes it. */
+  static Rectangle2D upright(PDFormXObject page) {
+    return page.getMatrix()
+        .createAffineTransform()
+        .createTransformedShape(page.getBBox().toGeneralPath())
+        .getBounds2D();
   }
 
   /** A stream as a form that is a transparency group of its own (ISO 32000-1, 11.6.6). */

@@ -28,10 +28,16 @@ import java.util.List;
 import java.util.function.Function;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
 /** Draws marks on pixels. */
 final class RasterPainter implements Painter {
+  /** Most pixels that a placed page is drawn with. */
+  private static final double MOST_PAGE_PIXELS = 40e6;
+
   /** Of a picture as it is decoded: more than any screen or shop shows. */
   private static final long MOST_PIXELS = 24_000_000;
 
@@ -162,16 +168,27 @@ final class RasterPainter implements Painter {
 
   @Override
   public void page(Mark.Page p) {
+    // drawn by itself first: a page drawn straight onto the sheet clears what it lies on
     try (PDDocument document = Loader.loadPDF(p.page().file().all())) {
-      var box = document.getPage(p.page().page()).getCropBox();
+      AffineTransform there = g().getTransform();
+      there.concatenate(p.place());
+      PDPage page = document.getPage(p.page().page());
+      boolean swap = page.getRotation() % 180 != 0;
+      PDRectangle box = page.getCropBox();
+      double width = swap ? box.getHeight() : box.getWidth();
+      double height = swap ? box.getWidth() : box.getHeight();
+      double scale =
+          Math.max(
+              Math.hypot(there.getScaleX(), there.getShearY()) / width,
+              Math.hypot(there.getShearX(), there.getScaleY()) / height);
+      double most = Math.sqrt(MOST_PAGE_PIXELS / (width * height));
+      BufferedImage drawn =
+          new PDFRenderer(document)
+              .renderImage(p.page().page(), (float) Math.min(2 * scale, most), ImageType.ARGB);
       AffineTransform before = g().getTransform();
       g().transform(p.place());
-      g().scale(1 / box.getWidth(), 1 / box.getHeight());
-      g().setBackground(new Color(0, 0, 0, 0)); // what is no ink of the page stays clear
-      Graphics2D kept = (Graphics2D) g().create();
-      kept.clip(new java.awt.geom.Rectangle2D.Double(0, 0, box.getWidth(), box.getHeight()));
-      new PDFRenderer(document).renderPageToGraphics(p.page().page(), kept, 1);
-      kept.dispose();
+      g().scale(1.0 / drawn.getWidth(), 1.0 / drawn.getHeight());
+      g().drawImage(drawn, null, null);
       g().setTransform(before);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

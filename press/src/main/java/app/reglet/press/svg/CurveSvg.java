@@ -17,7 +17,7 @@ import java.util.List;
 public final class CurveSvg {
   private static final String INK = app.reglet.press.art.Labels.INK.hex();
   private static final double WIDTH = 900;
-  private static final double HEIGHT = 300;
+  private static final double HEIGHT = 236;
   private static final double LEFT = 62;
   private static final double RIGHT = 66;
   private static final double TOP = 26;

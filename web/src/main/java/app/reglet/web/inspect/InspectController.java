@@ -2,8 +2,12 @@ package app.reglet.web.inspect;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
+import app.reglet.core.house.FileRules;
+import app.reglet.core.wrap.FilePages;
+import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.svg.FitSvg;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Viewer;
@@ -12,9 +16,15 @@ import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.Measured;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -58,11 +68,80 @@ public class InspectController {
   }
 
   @GetMapping("/inspect")
-  String page(@RequestParam(required = false) Long edition, Model model) {
+  String page(
+      @RequestParam(required = false) Long edition,
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      Viewer viewer,
+      Model model) {
+    fill(edition, model);
+    expected(edition, viewer, Optional.empty(), model);
+    model.addAttribute("answering", false);
+    return htmx != null ? "inspect :: expected" : "inspect";
+  }
+
+  private void fill(Long edition, Model model) {
     model.addAttribute(
         "choices", editions.findAllByOrderByIdAsc().stream().map(this::choice).toList());
     model.addAttribute("edition", edition);
-    return "inspect";
+  }
+
+  /**
+   * What a file for an edition must be, drawn and in figures.
+   *
+   * @param pages page as drawn, and its size in words
+   * @param facts names and figures in turn
+   */
+  public record Expected(List<Drawn> pages, Map<String, String> facts) {}
+
+  /** A page: its name, its drawing, its size. */
+  public record Drawn(String name, String svg, String size) {}
+
+  private void expected(Long edition, Viewer viewer, Optional<PdfFacts> file, Model model) {
+    model.addAttribute("expected", null);
+    if (edition == null) {
+      return;
+    }
+    Measured m = covers.measured(covers.edition(edition), viewer);
+    if (m.wrap().isEmpty()) {
+      return;
+    }
+    Wrap outside = m.wrap().get();
+    List<Wrap> pages =
+        file.map(f -> List.of(FitCheck.meant(f, outside))).orElse(FilePages.of(outside));
+    model.addAttribute(
+        "expected",
+        new Expected(
+            pages.stream()
+                .map(
+                    p ->
+                        new Drawn(
+                            p.page().title(),
+                            FitSvg.of(p, file.map(PdfFacts::first)),
+                            p.sheet().print(m.unit())))
+                .toList(),
+            figures(outside, m)));
+  }
+
+  private static Map<String, String> figures(Wrap outside, Measured m) {
+    FileRules files = m.house().files();
+    Map<String, String> facts = new LinkedHashMap<>();
+    facts.put("Page", outside.house().files().print(m.unit()));
+    facts.put("Trim box", outside.trimmed().size().print(m.unit()));
+    if (outside.margin().left().isPositive()) {
+      facts.put(outside.turnIn() ? "Turn-in" : "Bleed", outside.margin().left().print(m.unit()));
+    }
+    facts.put("Fonts", "all embedded");
+    facts.put("Pictures", files.wantedPpi() + " ppi, not under " + files.leastPpi());
+    if (files.mostMegabytes() > 0) {
+      facts.put("Size", "up to " + files.mostMegabytes() + " MB");
+    }
+    facts.put(
+        "Formats",
+        files.formats().stream()
+            .sorted()
+            .map(f -> f.toUpperCase(Locale.ROOT))
+            .collect(Collectors.joining(", ")));
+    return facts;
   }
 
   @PostMapping("/inspect")
@@ -73,7 +152,8 @@ public class InspectController {
       Viewer viewer,
       Model model)
       throws IOException {
-    page(edition, model);
+    fill(edition, model);
+    model.addAttribute("expected", null);
     try (Uploads.Upload upload = uploads.take(file)) {
       model.addAttribute("name", upload.name());
       PdfFacts facts = reading.pdf(upload.path());
@@ -81,6 +161,7 @@ public class InspectController {
       if (edition != null) {
         Cover cover = covers.of(edition, viewer);
         List<FitCheck.Answer> answers = FitCheck.of(facts, cover.sheet());
+        expected(edition, viewer, Optional.of(facts), model);
         model.addAttribute("cover", cover);
         model.addAttribute("answers", answers);
         model.addAttribute("fits", answers.stream().allMatch(FitCheck.Answer::fits));
@@ -88,6 +169,7 @@ public class InspectController {
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
     }
-    return htmx != null ? "inspect :: report" : "inspect";
+    model.addAttribute("answering", htmx != null);
+    return htmx != null ? "inspect :: answer" : "inspect";
   }
 }

@@ -1,0 +1,111 @@
+package app.reglet.press.svg;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.Fold;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.inspect.PdfFacts;
+import java.util.Optional;
+
+/** A page as a house expects it, and a file's page laid over it in true proportion. */
+public final class FitSvg {
+  private FitSvg() {}
+
+  /**
+   * The drawing, in mm from the expected sheet's top left. Where the file says its trim, the trims'
+   * top left corners lie on each other; else the pages' middles do.
+   *
+   * @param expected the page it should be
+   * @param found the page that was found, empty when there is none yet
+   */
+  public static String of(Wrap expected, Optional<PdfFacts.Page> found) {
+    double w = expected.sheet().width().toMm();
+    double h = expected.sheet().height().toMm();
+    double[] over = found.map(p -> over(expected, p)).orElse(new double[] {0, 0, w, h});
+    double left = Math.min(0, over[0]);
+    double top = Math.min(0, over[1]);
+    double right = Math.max(w, over[0] + over[2]);
+    double bottom = Math.max(h, over[1] + over[3]);
+    double air = Math.max(right - left, bottom - top) / 60;
+    Svg out =
+        new Svg()
+            .open(
+                "svg",
+                "class",
+                "fit-drawing",
+                "role",
+                "img",
+                "aria-label",
+                found.isPresent() ? "The file's page over the expected one" : "The expected page",
+                "viewBox",
+                Svg.number(left - air)
+                    + " "
+                    + Svg.number(top - air)
+                    + " "
+                    + Svg.number(right - left + 2 * air)
+                    + " "
+                    + Svg.number(bottom - top + 2 * air));
+    rect(out, "expected", 0, 0, w, h);
+    Box t = expected.trimmed();
+    rect(out, "trimmed", t.left().toMm(), t.top().toMm(), t.width().toMm(), t.height().toMm());
+    for (Fold f : expected.folds()) {
+      double x = f.x().toMm();
+      out.empty(
+          "line",
+          "class",
+          "fold",
+          "x1",
+          x,
+          "y1",
+          t.top().toMm(),
+          "x2",
+          x,
+          "y2",
+          t.bottom().toMm(),
+          "vector-effect",
+          "non-scaling-stroke");
+    }
+    if (found.isPresent()) {
+      rect(out, "found", over[0], over[1], over[2], over[3]);
+    }
+    return out.close("svg").toString();
+  }
+
+  private static double[] over(Wrap expected, PdfFacts.Page page) {
+    Size media = page.media();
+    double w = media.width().toMm();
+    double h = media.height().toMm();
+    Optional<PdfFacts.NamedBox> trim =
+        page.boxes().stream()
+            .filter(b -> b.name().equals("TrimBox") && page.rotated() == 0)
+            .findFirst();
+    double x =
+        trim.map(b -> expected.trimmed().left().minus(b.left()).toMm())
+            .orElse((expected.sheet().width().toMm() - w) / 2);
+    // boxes are written from the bottom left
+    double y =
+        trim.map(
+                b ->
+                    expected.trimmed().top().toMm()
+                        - (h - b.bottom().toMm() - b.size().height().toMm()))
+            .orElse((expected.sheet().height().toMm() - h) / 2);
+    return new double[] {x, y, w, h};
+  }
+
+  private static void rect(Svg out, String kind, double x, double y, double w, double h) {
+    out.empty(
+        "rect",
+        "class",
+        kind,
+        "x",
+        x,
+        "y",
+        y,
+        "width",
+        w,
+        "height",
+        h,
+        "vector-effect",
+        "non-scaling-stroke");
+  }
+}
