@@ -57,13 +57,13 @@ public class EverywhereTest {
     for (Wrap wrap : Everywhere.wraps(32, 96, 240, 400)) {
       Artwork art = composed(layout.on(wrap, Specimen.BOOK, GROUND), wrap);
       List<Finding> found =
-          Check.run(new Subject(wrap, Specimen.BOOK, art.laid(), Unit.MM)).stream()
+          Check.run(new Subject(wrap, Specimen.BOOK, art.laid())).stream()
               .filter(f -> f.piece().isPresent())
               .filter(Finding::mustMend)
               .toList();
       assertThat(found)
           .as(Everywhere.named(wrap) + " " + layout.id())
-          .extracting(Finding::sentence)
+          .extracting(f -> f.sentence(Unit.MM))
           .isEmpty();
       looked++;
     }

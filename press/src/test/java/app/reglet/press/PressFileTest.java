@@ -389,8 +389,7 @@ public class PressFileTest {
                 pages, layout, Ground.plain(Colour.WHITE), app.reglet.press.compose.Pictures.NONE);
         var findings =
             app.reglet.core.check.Check.run(
-                new app.reglet.core.check.Subject(
-                    art.wrap(), Specimen.BOOK, art.laid(), app.reglet.core.measure.Unit.IN));
+                new app.reglet.core.check.Subject(art.wrap(), Specimen.BOOK, art.laid()));
         assertThat(findings).as(layout + " on " + pages + ": " + findings).isEmpty();
         assertThat(art.wrap().panel(PanelKind.SPINE)).isPresent();
       }

@@ -43,7 +43,7 @@ public class RemedyTest {
 
   private static List<Finding> found(Design design, Wrap wrap) {
     var art = new Composer(Specimen.TYPEFACES).compose(design, wrap, Specimen.BOOK, Pictures.NONE);
-    return Check.run(new Subject(wrap, Specimen.BOOK, art.laid(), Unit.IN)).stream()
+    return Check.run(new Subject(wrap, Specimen.BOOK, art.laid())).stream()
         .filter(f -> f.code().equals("words-outside-safe"))
         .toList();
   }
@@ -118,7 +118,7 @@ public class RemedyTest {
                               face.id(),
                               title,
                               align,
-                              f.sentence())));
+                              f.sentence(Unit.IN))));
         }
       }
     }

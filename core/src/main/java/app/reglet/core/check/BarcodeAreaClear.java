@@ -18,7 +18,7 @@ public final class BarcodeAreaClear implements Check {
         codes.add(l);
       } else if (l instanceof Laid.Words w) {
         if (area != null && Tolerance.overlaps(w.ink(), area)) {
-          findings.add(words(s, w, area));
+          findings.add(words(w, area));
         }
       } else if (codes.stream().anyMatch(c -> Tolerance.overlap(c.outline(), l.outline()))) {
         findings.add(over(l));
@@ -27,36 +27,23 @@ public final class BarcodeAreaClear implements Check {
     return findings;
   }
 
-  private static Finding words(Subject s, Laid.Words w, Box area) {
-    return covered(
+  private static Finding words(Laid.Words w, Box area) {
+    return Finding.ofPiece(
+        new Found.WordsInBarcodeArea(w.name(), area.size()),
+        Finding.Severity.MEND,
         w,
         area,
-        "“" + w.name() + "” stands in the barcode area of " + area.size().brief(s.unit()) + ".",
-        "words in the area",
         new Remedy.ClearOfBarcode(w.piece()),
         new Remedy.TakeOff(w.piece(), w.name()));
   }
 
   private static Finding over(Laid l) {
-    return covered(
-        l,
-        l.extent(),
-        "“" + l.name() + "” lies over the barcode: send it behind or move it.",
-        "over the barcode",
-        new Remedy.BehindBarcode(l.piece()),
-        new Remedy.TakeOff(l.piece(), l.name()));
-  }
-
-  private static Finding covered(
-      Laid l, Box place, String sentence, String measured, Remedy... remedies) {
     return Finding.ofPiece(
-        "barcode-area-covered",
+        new Found.OverBarcode(l.name()),
         Finding.Severity.MEND,
         l,
-        place,
-        sentence,
-        measured,
-        "nothing but the barcode",
-        remedies);
+        l.extent(),
+        new Remedy.BehindBarcode(l.piece()),
+        new Remedy.TakeOff(l.piece(), l.name()));
   }
 }

@@ -27,12 +27,8 @@ public final class BarcodePresent implements Check {
       return supplied
           ? List.of(
               new Finding(
-                  "barcode-missing",
+                  new Found.BarcodeMissing(s.wrap().house().name()),
                   Finding.Severity.MEND,
-                  s.wrap().house().name()
-                      + " expects the ISBN barcode in the art; it is not on the cover.",
-                  "no barcode",
-                  "the barcode in its area",
                   Optional.of(area),
                   Optional.empty(),
                   List.of(new Remedy.PlaceBarcode())))
@@ -43,17 +39,10 @@ public final class BarcodePresent implements Check {
         .map(
             c ->
                 Finding.ofPiece(
-                    "barcode-out-of-area",
+                    new Found.BarcodeOutOfArea(c.extent().size(), area.size()),
                     Finding.Severity.LOOK,
                     c,
                     c.extent(),
-                    "The barcode with its quiet zones, "
-                        + c.extent().size().brief(s.unit())
-                        + ", does not lie in the barcode area of "
-                        + area.size().brief(s.unit())
-                        + ".",
-                    c.extent().size().brief(s.unit()),
-                    "inside " + area.size().brief(s.unit()),
                     new Remedy.PlaceBarcode()))
         .toList();
   }

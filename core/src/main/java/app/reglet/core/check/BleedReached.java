@@ -20,21 +20,11 @@ public final class BleedReached implements Check {
   }
 
   private static Finding finding(Subject s, Laid l, Length gap) {
-    String edge = s.wrap().turnIn() ? "turn-in" : "bleed";
     return Finding.ofPiece(
-        "bleed-not-reached",
+        new Found.BleedNotReached(l.name(), gap, s.wrap().turnIn()),
         Finding.Severity.MEND,
         l,
         l.extent(),
-        "“"
-            + l.name()
-            + "” stops "
-            + s.say(gap)
-            + " short of the "
-            + edge
-            + " edge: a drift of the knife would leave a white line.",
-        s.say(gap) + " short",
-        "to the " + edge + " edge",
         new Remedy.ToBleed(l.piece()));
   }
 

@@ -27,8 +27,7 @@ public interface Check {
   /** Runs every check, those of what the house offers first. */
   static List<Finding> run(Subject subject) {
     List<Finding> findings =
-        new ArrayList<>(
-            OfferCheck.run(subject.wrap().spec(), subject.wrap().house(), subject.unit()));
+        new ArrayList<>(OfferCheck.run(subject.wrap().spec(), subject.wrap().house()));
     for (Check check : all()) {
       findings.addAll(check.find(subject));
     }

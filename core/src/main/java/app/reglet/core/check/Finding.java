@@ -1,27 +1,22 @@
 package app.reglet.core.check;
 
 import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Unit;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * Something about a cover that a person should know.
  *
- * @param code stable name of the check, {@code words-outside-safe}
+ * @param found what it is, with its figures
  * @param severity whether it must be mended
- * @param sentence what is wrong
- * @param measured the figure found
- * @param required the figure wanted
  * @param place where on the sheet, if it is on the sheet
  * @param piece the piece concerned, if one is
  * @param remedies what would mend it, best first
  */
 public record Finding(
-    String code,
+    Found found,
     Severity severity,
-    String sentence,
-    String measured,
-    String required,
     Optional<Box> place,
     Optional<String> piece,
     List<Remedy> remedies) {
@@ -37,40 +32,26 @@ public record Finding(
     remedies = List.copyOf(remedies);
   }
 
+  /** Stable name of what was found, {@code words-outside-safe}. */
+  public String code() {
+    return found.code();
+  }
+
   public boolean mustMend() {
     return severity == Severity.MEND;
   }
 
-  static Finding ofEdition(
-      String code, String sentence, String measured, String required, List<Remedy> remedies) {
-    return new Finding(
-        code,
-        Severity.MEND,
-        sentence,
-        measured,
-        required,
-        Optional.empty(),
-        Optional.empty(),
-        remedies);
+  /** What is wrong, its figures in a unit. */
+  public String sentence(Unit unit) {
+    return FindingText.of(found, unit);
   }
 
-  static Finding ofPiece(
-      String code,
-      Severity severity,
-      Laid laid,
-      Box place,
-      String sentence,
-      String measured,
-      String required,
-      Remedy... remedies) {
+  static Finding ofEdition(Found found, List<Remedy> remedies) {
+    return new Finding(found, Severity.MEND, Optional.empty(), Optional.empty(), remedies);
+  }
+
+  static Finding ofPiece(Found found, Severity severity, Laid laid, Box place, Remedy... remedies) {
     return new Finding(
-        code,
-        severity,
-        sentence,
-        measured,
-        required,
-        Optional.of(place),
-        Optional.of(laid.piece()),
-        List.of(remedies));
+        found, severity, Optional.of(place), Optional.of(laid.piece()), List.of(remedies));
   }
 }

@@ -6,14 +6,13 @@ import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.Make;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Unit;
 import java.util.List;
 import java.util.Optional;
 
 /** Whether the house folds flaps so wide, and whether a flap fits behind its panel. */
 public final class FlapsOffered implements OfferCheck {
   @Override
-  public List<Finding> find(Specification spec, BindingRules rules, RuleSheet house, Unit unit) {
+  public List<Finding> find(Specification spec, BindingRules rules, RuleSheet house) {
     Optional<Make.FlapRange> range = rules.make().flaps();
     if (range.isEmpty() || spec.flaps().isEmpty()) {
       return List.of();
@@ -24,12 +23,7 @@ public final class FlapsOffered implements OfferCheck {
     if (wished.front().isZero() && wished.back().isZero()) {
       return List.of(
           Finding.ofEdition(
-              "no-flap",
-              "Both flaps are 0, but "
-                  + spec.binding().title().toLowerCase()
-                  + " has at least one: give one a width, or choose a binding without flaps.",
-              "no flap",
-              said(r, unit),
+              new Unoffered.NoFlap(spec.binding(), r.least(), r.most()),
               List.of(new Remedy.UseFlaps(new Flaps(r.usual(), r.usual())))));
     }
     if (nearest.equals(wished)) {
@@ -38,20 +32,7 @@ public final class FlapsOffered implements OfferCheck {
     Length wrong = nearest.front().equals(wished.front()) ? wished.back() : wished.front();
     return List.of(
         Finding.ofEdition(
-            "flap-not-offered",
-            "A flap of "
-                + wrong.print(unit)
-                + " isn't folded by "
-                + house.name()
-                + ": "
-                + said(r, unit)
-                + ".",
-            wrong.print(unit),
-            said(r, unit),
+            new Unoffered.FlapNotOffered(house.name(), wrong, r.least(), r.most()),
             List.of(new Remedy.UseFlaps(nearest))));
-  }
-
-  private static String said(Make.FlapRange r, Unit unit) {
-    return "from " + r.least().print(unit) + " to " + r.most().print(unit) + ", or none";
   }
 }

@@ -3,7 +3,6 @@ package app.reglet.core.check;
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -16,9 +15,8 @@ public interface OfferCheck {
    * What isn't offered, nothing when all is.
    *
    * @param rules what the house says of the edition's binding
-   * @param unit the unit figures are told in
    */
-  List<Finding> find(Specification spec, BindingRules rules, RuleSheet house, Unit unit);
+  List<Finding> find(Specification spec, BindingRules rules, RuleSheet house);
 
   /** Every such check, in the order in which findings are told. */
   static List<OfferCheck> all() {
@@ -30,11 +28,11 @@ public interface OfferCheck {
    *
    * @throws app.reglet.core.Refusal when it doesn't offer the binding at all
    */
-  static List<Finding> run(Specification spec, RuleSheet house, Unit unit) {
+  static List<Finding> run(Specification spec, RuleSheet house) {
     BindingRules rules = house.rules(spec.binding());
     List<Finding> findings = new ArrayList<>();
     for (OfferCheck check : all()) {
-      findings.addAll(check.find(spec, rules, house, unit));
+      findings.addAll(check.find(spec, rules, house));
     }
     return findings;
   }

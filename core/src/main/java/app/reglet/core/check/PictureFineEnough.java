@@ -2,7 +2,6 @@ package app.reglet.core.check;
 
 import app.reglet.core.house.FileRules;
 import java.util.List;
-import java.util.Locale;
 
 /** Whether pictures have enough pixels to the inch at the size they are printed. */
 public final class PictureFineEnough implements Check {
@@ -16,25 +15,14 @@ public final class PictureFineEnough implements Check {
         .map(
             p -> {
               boolean coarse = p.ppi() < rules.leastPpi();
-              String ppi = String.format(Locale.ROOT, "%.0f ppi", Math.floor(p.ppi()));
               return Finding.ofPiece(
-                  coarse ? "picture-too-coarse" : "picture-soft",
+                  coarse
+                      ? new Found.PictureTooCoarse(p.name(), p.ppi(), rules.leastPpi())
+                      : new Found.PictureSoft(
+                          p.name(), p.ppi(), rules.wantedPpi(), rules.leastPpi()),
                   coarse ? Finding.Severity.MEND : Finding.Severity.LOOK,
                   p,
-                  p.extent(),
-                  "“"
-                      + p.name()
-                      + "” has "
-                      + ppi
-                      + " at printed size; "
-                      + (coarse
-                          ? "below " + rules.leastPpi() + " ppi its pixels show."
-                          : rules.wantedPpi()
-                              + " ppi is wanted, "
-                              + rules.leastPpi()
-                              + " the floor for soft pictures."),
-                  ppi,
-                  rules.wantedPpi() + " ppi");
+                  p.extent());
             })
         .toList();
   }

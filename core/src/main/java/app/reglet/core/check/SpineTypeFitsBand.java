@@ -1,7 +1,6 @@
 package app.reglet.core.check;
 
 import app.reglet.core.measure.Box;
-import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
 
@@ -18,24 +17,11 @@ public final class SpineTypeFitsBand implements Check {
                   .map(
                       w ->
                           Finding.ofPiece(
-                              "spine-type-too-big",
+                              new Found.SpineTypeTooBig(
+                                  w.name(), w.inked().width(), w.size(), band.width(), w.largest()),
                               Finding.Severity.MEND,
                               w,
                               w.inked(),
-                              "“"
-                                  + w.name()
-                                  + "” is "
-                                  + s.say(w.inked().width())
-                                  + " across at "
-                                  + w.size().brief(Unit.PT)
-                                  + "; the spine leaves "
-                                  + s.say(band.width())
-                                  + " between its safe lines"
-                                  + (w.largest().isPositive()
-                                      ? ", room for " + w.largest().brief(Unit.PT) + "."
-                                      : "."),
-                              s.say(w.inked().width()),
-                              "at most " + s.say(band.width()),
                               new Remedy.FitWords(w.piece())));
             })
         .toList();

@@ -1,7 +1,6 @@
 package app.reglet.core.check;
 
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Unit;
 import java.util.List;
 
 /** Whether spine words are at least as large as the house prints. */
@@ -14,21 +13,10 @@ public final class SpineTypeLargeEnough implements Check {
         .map(
             w ->
                 Finding.ofPiece(
-                    "spine-type-too-small",
+                    new Found.SpineTypeTooSmall(w.name(), s.wrap().house().name(), w.size(), least),
                     Finding.Severity.MEND,
                     w,
                     w.inked(),
-                    "“"
-                        + w.name()
-                        + "” comes out at "
-                        + w.size().brief(Unit.PT)
-                        + "; "
-                        + s.wrap().house().name()
-                        + " prints spine words from "
-                        + least.brief(Unit.PT)
-                        + ".",
-                    w.size().brief(Unit.PT),
-                    "at least " + least.brief(Unit.PT),
                     new Remedy.TakeOff(w.piece(), w.name())))
         .toList();
   }

@@ -1,8 +1,6 @@
 package app.reglet.core.check;
 
 import app.reglet.core.book.Book;
-import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import java.util.List;
 import java.util.stream.Stream;
@@ -13,9 +11,8 @@ import java.util.stream.Stream;
  * @param wrap the measured sheet
  * @param book what the book says of itself
  * @param laid the pieces as laid, from back to front; empty when nothing is composed yet
- * @param unit the unit figures are told in
  */
-public record Subject(Wrap wrap, Book book, List<Laid> laid, Unit unit) {
+public record Subject(Wrap wrap, Book book, List<Laid> laid) {
   public Subject {
     laid = List.copyOf(laid);
   }
@@ -26,9 +23,5 @@ public record Subject(Wrap wrap, Book book, List<Laid> laid, Unit unit) {
         .filter(Laid.Words.class::isInstance)
         .map(Laid.Words.class::cast)
         .filter(w -> !w.ink().isEmpty());
-  }
-
-  String say(Length l) {
-    return l.brief(unit);
   }
 }

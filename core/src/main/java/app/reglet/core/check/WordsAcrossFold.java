@@ -17,24 +17,16 @@ public final class WordsAcrossFold implements Check {
                 if (crosses(fold, w.inked())) {
                   findings.add(
                       Finding.ofPiece(
-                          "words-across-fold",
+                          new Found.WordsAcrossFold(
+                              w.name(),
+                              fold.between(),
+                              fold.and(),
+                              fold.x()
+                                  .minus(w.inked().left())
+                                  .min(w.inked().right().minus(fold.x()))),
                           Finding.Severity.MEND,
                           w,
                           w.inked(),
-                          "“"
-                              + w.name()
-                              + "” runs across the fold between "
-                              + fold.between().title().toLowerCase()
-                              + " and "
-                              + fold.and().title().toLowerCase()
-                              + ", by "
-                              + s.say(
-                                  fold.x()
-                                      .minus(w.inked().left())
-                                      .min(w.inked().right().minus(fold.x())))
-                              + ".",
-                          "across the fold",
-                          "clear of it",
                           new Remedy.IntoSafe(w.piece())));
                   break;
                 }

@@ -1,6 +1,5 @@
 package app.reglet.core.check;
 
-import app.reglet.core.measure.Unit;
 import java.util.List;
 
 /** Whether words have room in the box they were given. */
@@ -12,19 +11,10 @@ public final class WordsFitBox implements Check {
         .map(
             w ->
                 Finding.ofPiece(
-                    "words-overflow",
+                    new Found.WordsOverflow(w.name(), w.size(), w.extent().size()),
                     Finding.Severity.LOOK,
                     w,
                     w.extent(),
-                    "“"
-                        + w.name()
-                        + "” at "
-                        + w.size().brief(Unit.PT)
-                        + " needs more room than its box of "
-                        + w.extent().size().brief(s.unit())
-                        + ".",
-                    w.size().brief(Unit.PT),
-                    "smaller type or a larger box",
                     new Remedy.FitWords(w.piece())))
         .toList();
   }

@@ -13,19 +13,10 @@ public final class WordsHaveGlyphs implements Check {
         .map(
             w ->
                 Finding.ofPiece(
-                    "glyph-missing",
+                    new Found.GlyphMissing(w.name(), w.missing(), w.face()),
                     Finding.Severity.MEND,
                     w,
-                    w.extent(),
-                    "“"
-                        + w.name()
-                        + "” has "
-                        + w.missing()
-                        + ", which "
-                        + w.face()
-                        + " can't print: choose another typeface or other words.",
-                    "no glyph for " + w.missing(),
-                    "a glyph for every character"))
+                    w.extent()))
         .toList();
   }
 }

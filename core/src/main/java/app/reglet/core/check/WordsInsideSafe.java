@@ -20,7 +20,7 @@ public final class WordsInsideSafe implements Check {
               }
               var panel = s.wrap().panelUnder(ink);
               if (panel.isEmpty()) {
-                findings.add(off(s, w));
+                findings.add(off(w));
                 return;
               }
               Box safe = panel.get().safe();
@@ -30,34 +30,22 @@ public final class WordsInsideSafe implements Check {
                 boolean cut = !panel.get().trim().contains(ink, Tolerance.OF_PLACE);
                 findings.add(
                     Finding.ofPiece(
-                        "words-outside-safe",
+                        new Found.WordsOutsideSafe(w.name(), out, panel.get().kind(), cut),
                         Finding.Severity.MEND,
                         w,
                         ink,
-                        "“"
-                            + w.name()
-                            + "” stands "
-                            + s.say(out)
-                            + " outside the safe zone of the "
-                            + panel.get().kind().title().toLowerCase()
-                            + (cut ? " and past its edge." : "."),
-                        s.say(out) + " outside",
-                        "inside the safe zone",
                         new Remedy.IntoSafe(w.piece())));
               }
             });
     return findings;
   }
 
-  private static Finding off(Subject s, Laid.Words w) {
+  private static Finding off(Laid.Words w) {
     return Finding.ofPiece(
-        "words-outside-safe",
+        new Found.WordsOffCover(w.name()),
         Finding.Severity.MEND,
         w,
         w.inked(),
-        "“" + w.name() + "” lies off the cover.",
-        "off the sheet",
-        "inside a safe zone",
         new Remedy.IntoSafe(w.piece()));
   }
 

@@ -128,7 +128,7 @@ public final class SideBySide {
             : asked.binding() == Binding.EBOOK
                 ? plain.withTrim(rules.trims().nearestShape(asked.trim()))
                 : plain;
-    List<Finding> unmet = OfferCheck.run(wished, house, unit);
+    List<Finding> unmet = OfferCheck.run(wished, house);
     Specification taken = nearest(wished, rules);
     Optional<BigDecimal> cost =
         rules

@@ -62,9 +62,7 @@ public class ChecksTest {
   }
 
   private static List<String> codes(Wrap wrap, Laid... laid) {
-    return Check.run(new Subject(wrap, BOOK, List.of(laid), Unit.IN)).stream()
-        .map(Finding::code)
-        .toList();
+    return Check.run(new Subject(wrap, BOOK, List.of(laid))).stream().map(Finding::code).toList();
   }
 
   /** A cover with nothing wrong: the barcode in its area and what is given. */
@@ -92,14 +90,14 @@ public class ChecksTest {
   @Test
   public void pagesAndTrims() {
     assertThat(codes(wrap("6 x 9", 31))).containsExactly("pages-not-offered");
-    Finding odd = Check.run(new Subject(wrap("6 x 9", 31), BOOK, List.of(), Unit.IN)).get(0);
-    assertThat(odd.sentence()).contains("31").contains("even").contains("30 and 32");
+    Finding odd = Check.run(new Subject(wrap("6 x 9", 31), BOOK, List.of())).get(0);
+    assertThat(odd.sentence(Unit.IN)).contains("31").contains("even").contains("30 and 32");
     assertThat(odd.remedies()).containsExactly(new Remedy.UsePages(32), new Remedy.UsePages(30));
-    Finding few = Check.run(new Subject(wrap("6 x 9", 10), BOOK, List.of(), Unit.IN)).get(0);
+    Finding few = Check.run(new Subject(wrap("6 x 9", 10), BOOK, List.of())).get(0);
     assertThat(few.remedies()).containsExactly(new Remedy.UsePages(24));
-    Finding trim = Check.run(new Subject(wrap("4 x 50", 100), BOOK, List.of(), Unit.IN)).get(0);
+    Finding trim = Check.run(new Subject(wrap("4 x 50", 100), BOOK, List.of())).get(0);
     assertThat(trim.code()).isEqualTo("trim-not-offered");
-    assertThat(trim.sentence()).contains("4 × 50 in").contains("nearest");
+    assertThat(trim.sentence(Unit.IN)).contains("4 × 50 in").contains("nearest");
     assertThat(trim.remedies()).hasSize(1).first().isInstanceOf(Remedy.UseTrim.class);
   }
 
@@ -152,13 +150,14 @@ public class ChecksTest {
     for (Box box : shortOnOneSide) {
       List<Finding> findings =
           Check.run(
-              new Subject(
-                  w, BOOK, List.of(with(w, new Laid.Area("a", "Band", Outline.of(box)))), Unit.IN));
+              new Subject(w, BOOK, List.of(with(w, new Laid.Area("a", "Band", Outline.of(box))))));
       assertThat(findings)
           .as(box.toString())
           .extracting(Finding::code)
           .contains("bleed-not-reached");
-      assertThat(findings.get(0).sentence()).as(box.toString()).contains("stops 0.125 in short");
+      assertThat(findings.get(0).sentence(Unit.IN))
+          .as(box.toString())
+          .contains("stops 0.125 in short");
     }
   }
 
@@ -266,9 +265,7 @@ public class ChecksTest {
   public void wordsOverTheBarcodeAreaCanBeMovedClearOfIt() {
     Wrap w = wrap("6 x 9", 320);
     Finding f =
-        Check.run(
-                new Subject(
-                    w, BOOK, List.of(with(w, words(in("4", "8", "1", "0.2"), "9"))), Unit.IN))
+        Check.run(new Subject(w, BOOK, List.of(with(w, words(in("4", "8", "1", "0.2"), "9")))))
             .get(0);
     assertThat(f.remedies())
         .containsExactly(new Remedy.ClearOfBarcode("w"), new Remedy.TakeOff("w", "Title"));

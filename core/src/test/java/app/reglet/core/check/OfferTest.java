@@ -80,17 +80,17 @@ public class OfferTest {
       Specification asked = random(house, binding, random);
       Specification spec = asked;
       for (int press = 0; press < 6; press++) {
-        List<Finding> found = OfferCheck.run(spec, house, Unit.MM);
+        List<Finding> found = OfferCheck.run(spec, house);
         if (found.isEmpty()) {
           break;
         }
         Finding any = found.get(random.nextInt(found.size()));
-        assertThat(any.remedies()).as(any.sentence()).isNotEmpty();
-        assertThat(any.sentence()).endsWith(".");
+        assertThat(any.remedies()).as(any.sentence(Unit.IN)).isNotEmpty();
+        assertThat(any.sentence(Unit.IN)).endsWith(".");
         spec = with(spec, any.remedies().get(random.nextInt(any.remedies().size())));
         mended++;
       }
-      assertThat(OfferCheck.run(spec, house, Unit.MM)).as(asked + " at " + house.id()).isEmpty();
+      assertThat(OfferCheck.run(spec, house)).as(asked + " at " + house.id()).isEmpty();
       // what is offered can be measured
       Measuring.measure(spec, house);
     }
@@ -113,7 +113,7 @@ public class OfferTest {
       assertThat(rows).hasSize(12);
       for (SideBySide.Row row : rows) {
         List<Finding> left =
-            OfferCheck.run(row.taken(), row.house(), Unit.IN).stream()
+            OfferCheck.run(row.taken(), row.house()).stream()
                 // a cover with both flaps left out is a person's own choice to mend
                 .filter(f -> !f.code().equals("no-flap"))
                 .toList();
@@ -146,9 +146,9 @@ public class OfferTest {
             "white",
             "black",
             PageTurn.LTR);
-    List<Finding> found = OfferCheck.run(spec, Houses.GANNET, Unit.IN);
+    List<Finding> found = OfferCheck.run(spec, Houses.GANNET);
     assertThat(found).hasSize(1);
-    assertThat(found.get(0).sentence()).contains(said);
+    assertThat(found.get(0).sentence(Unit.IN)).contains(said);
     assertThat(found.get(0).remedies())
         .isEqualTo(offered.stream().map(n -> (Remedy) new Remedy.UsePages(n)).toList());
   }
@@ -178,8 +178,8 @@ public class OfferTest {
     assertThat(counts.below(240)).contains(222);
     assertThat(counts.above(240)).contains(252);
     assertThat(counts.nearest(240)).contains(252);
-    Finding found = OfferCheck.run(spec, holed, Unit.IN).get(0);
-    assertThat(found.sentence())
+    Finding found = OfferCheck.run(spec, holed).get(0);
+    assertThat(found.sentence(Unit.IN))
         .contains("no row for 240 pages", "The nearest that work are 222 and 252");
     // the curve has the hole too
     PageCurve curve = PageCurve.of(spec, holed, Unit.IN);
@@ -192,7 +192,7 @@ public class OfferTest {
         Specification.of(
             Binding.DUST_JACKET, Size.parse("6 x 9", Unit.IN), 240, "white", "black", PageTurn.LTR);
     try {
-      OfferCheck.run(spec, Houses.WHIMBREL, Unit.IN);
+      OfferCheck.run(spec, Houses.WHIMBREL);
       throw new AssertionError("not refused");
     } catch (Refusal r) {
       assertThat(r).hasMessageContaining("perfect bound, saddle stitched");

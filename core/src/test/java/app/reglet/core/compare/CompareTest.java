@@ -64,7 +64,8 @@ public class CompareTest {
         row(table(NOVEL, Houses.GANNET.stock("cream")), Houses.DUNLIN, Binding.CASE_LAMINATE);
     assertThat(cased.offered()).isFalse();
     assertThat(cased.unmet()).hasSize(1);
-    assertThat(cased.unmet().get(0).sentence()).contains("5.5 × 8.5 in", "inside must be re-set");
+    assertThat(cased.unmet().get(0).sentence(Unit.IN))
+        .contains("5.5 × 8.5 in", "inside must be re-set");
     assertThat(cased.taken().trim()).isEqualTo(Size.parse("5.5 x 8.5 in", Unit.IN));
     assertThat(cased.wrap()).isPresent();
   }
@@ -169,13 +170,13 @@ public class CompareTest {
     Specification flapped =
         spec(Binding.FLAPPED, "5.5 x 8.5 in", 320, "feather-90")
             .withFlaps(Optional.of(new Flaps(Length.mm("140"), Length.ZERO)));
-    List<Finding> found = OfferCheck.run(flapped, Houses.SANDLING, Unit.MM);
+    List<Finding> found = OfferCheck.run(flapped, Houses.SANDLING);
     assertThat(found)
         .filteredOn(f -> f.code().equals("flap-not-offered"))
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.sentence()).contains("140 mm", "110 mm");
+              assertThat(f.sentence(Unit.MM)).contains("140 mm", "110 mm");
               assertThat(f.remedies())
                   .containsExactly(new Remedy.UseFlaps(new Flaps(Length.mm("110"), Length.ZERO)));
             });
@@ -184,10 +185,10 @@ public class CompareTest {
         .isGreaterThan(400);
     Specification inside =
         spec(Binding.CASE_LAMINATE, "6 x 9 in", 60, "white").withInsidePrinted(true);
-    assertThat(OfferCheck.run(inside, Houses.DUNLIN, Unit.IN))
+    assertThat(OfferCheck.run(inside, Houses.DUNLIN))
         .extracting(Finding::code)
         .containsExactly("pages-not-offered", "inside-not-offered");
-    assertThat(OfferCheck.run(inside, Houses.DUNLIN, Unit.IN).get(0).remedies())
+    assertThat(OfferCheck.run(inside, Houses.DUNLIN).get(0).remedies())
         .containsExactly(new Remedy.UsePages(76));
   }
 }

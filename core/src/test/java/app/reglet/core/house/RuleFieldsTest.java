@@ -56,21 +56,21 @@ public class RuleFieldsTest {
   @Test
   public void aRefusedOddCountOffersItsNeighboursEvenWhereAnyMultipleIsBound() {
     RuleSheet house = gannet("refuse", ", \"multiple\": 1");
-    List<Finding> found = OfferCheck.run(pages(241), house, Unit.IN);
+    List<Finding> found = OfferCheck.run(pages(241), house);
     assertThat(found).hasSize(1);
-    assertThat(found.get(0).sentence())
+    assertThat(found.get(0).sentence(Unit.IN))
         .isEqualTo(
             "Gannet & Gauge binds no odd counts, and this has 241 pages."
                 + " The nearest that work are 240 and 242.");
     assertThat(found.get(0).remedies())
         .containsExactly(new Remedy.UsePages(242), new Remedy.UsePages(240));
-    assertThat(OfferCheck.run(pages(242), house, Unit.IN)).isEmpty();
+    assertThat(OfferCheck.run(pages(242), house)).isEmpty();
   }
 
   @Test
   public void anOddCountBoundAsTypedIsMeasuredAsTyped() {
     RuleSheet house = gannet("as-typed", "");
-    assertThat(OfferCheck.run(pages(241), house, Unit.IN)).isEmpty();
+    assertThat(OfferCheck.run(pages(241), house)).isEmpty();
     Wrap w = Measuring.measure(pages(241), house);
     assertThat(w.spine().exact()).isEqualTo(Length.in("0.542732")); // 241 × 0.002252
     assertThat(w.spine().print(Unit.IN)).startsWith("241 × 0.002252 = ");
@@ -79,7 +79,7 @@ public class RuleFieldsTest {
   @Test
   public void aBlankSideIsBoundMeasuredPaidAndShownInTheSum() {
     RuleSheet house = gannet("blank-side", ", \"multiple\": 2");
-    assertThat(OfferCheck.run(pages(241), house, Unit.IN)).isEmpty();
+    assertThat(OfferCheck.run(pages(241), house)).isEmpty();
     Wrap w = Measuring.measure(pages(241), house);
     assertThat(w.spine().exact()).isEqualTo(Length.in("0.544984")); // 242 × 0.002252
     assertThat(w.boundPages()).isEqualTo(242);

@@ -45,10 +45,10 @@ final class MeasureCommand implements Callable<Integer> {
       out.print(WrapTable.csv(wrap));
     } else {
       out.print(WrapText.write(wrap));
-      List<Finding> findings = OfferCheck.run(wrap.spec(), wrap.house(), wrap.house().unit());
+      List<Finding> findings = OfferCheck.run(wrap.spec(), wrap.house());
       if (!findings.isEmpty()) {
         out.println();
-        findings.forEach(f -> out.println("To mend: " + f.sentence()));
+        findings.forEach(f -> out.println("To mend: " + f.sentence(wrap.house().unit())));
       }
     }
     out.flush();

@@ -102,7 +102,7 @@ public class SideBySideController {
                 + (row.house().isInPixels() ? "." : ": the inside must be re-set.");
         case "pages-not-offered" ->
             row.asked().pages() + " pages not bound, nearest " + row.taken().pages() + ".";
-        default -> f.sentence();
+        default -> f.sentence(unit);
       };
     }
 

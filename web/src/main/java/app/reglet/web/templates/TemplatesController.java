@@ -182,7 +182,7 @@ public class TemplatesController {
                   unit,
                   cover.findings().stream()
                       .filter(Finding::mustMend)
-                      .map(Finding::sentence)
+                      .map(f -> f.sentence(unit))
                       .toList(),
                   face,
                   bold));

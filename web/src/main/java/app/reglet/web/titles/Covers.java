@@ -234,7 +234,7 @@ public class Covers {
         m,
         design,
         Optional.of(art),
-        Check.run(new Subject(wrap, m.book(), laid, m.unit())),
+        Check.run(new Subject(wrap, m.book(), laid)),
         Optional.of(SpineType.of(wrap, spineFace(design))));
   }
 
@@ -285,8 +285,6 @@ public class Covers {
 
   /** What the house doesn't offer of facts that can't be measured. */
   private static List<Finding> offers(Specification spec, RuleSheet house, Unit unit) {
-    return house.bindings().containsKey(spec.binding())
-        ? OfferCheck.run(spec, house, unit)
-        : List.of();
+    return house.bindings().containsKey(spec.binding()) ? OfferCheck.run(spec, house) : List.of();
   }
 }

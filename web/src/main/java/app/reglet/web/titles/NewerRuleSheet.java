@@ -35,9 +35,9 @@ public record NewerRuleSheet(int from, int to, List<String> changes) {
                     .ifPresent(
                         before -> changes.addAll(WrapChange.between(before, after, cover.unit())));
                 changes.addAll(
-                    OfferCheck.run(spec, newer, cover.unit()).stream()
+                    OfferCheck.run(spec, newer).stream()
                         .filter(f -> !cover.findings().contains(f))
-                        .map(f -> f.sentence().replaceAll("\\.$", ""))
+                        .map(f -> f.sentence(cover.unit()).replaceAll("\\.$", ""))
                         .toList());
               } catch (Refusal r) {
                 changes.add(r.getMessage().replaceAll("\\.$", ""));

@@ -1,7 +1,6 @@
 package app.reglet.web.whatif;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.check.Finding;
 import app.reglet.core.check.OfferCheck;
 import app.reglet.core.compare.PageCurve;
 import app.reglet.core.compare.Spread;
@@ -115,7 +114,7 @@ public class WhatIfController {
     Unit unit = cover.unit();
     var spec = cover.edition().specification(pages);
     List<String> why =
-        OfferCheck.run(spec, cover.house(), unit).stream().map(Finding::sentence).toList();
+        OfferCheck.run(spec, cover.house()).stream().map(f -> f.sentence(unit)).toList();
     try {
       Wrap wrap = Measuring.measure(spec, cover.house());
       String change =

@@ -1,0 +1,283 @@
+package app.reglet.core.check;
+
+import app.reglet.core.house.SpineTypeRule;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.PanelKind;
+
+/**
+ * What a check found, with its figures; {@link FindingText} makes the sentence. Names are those
+ * that people gave: of a piece, of a house.
+ */
+public sealed interface Found
+    permits Unoffered,
+        Found.WordsOverflow,
+        Found.GlyphMissing,
+        Found.SpineTypeNotAllowed,
+        Found.SpineTypeTooSmall,
+        Found.SpineTypeTooBig,
+        Found.PictureTooCoarse,
+        Found.PictureSoft,
+        Found.WordsAcrossFold,
+        Found.BarcodeMissing,
+        Found.BarcodeOutOfArea,
+        Found.WordsInBarcodeArea,
+        Found.OverBarcode,
+        Found.BleedNotReached,
+        Found.WordsOutsideSafe,
+        Found.WordsOffCover {
+  /** Stable name of what was found, {@code words-outside-safe}. */
+  String code();
+
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Visitor<R> visitor);
+
+  /** What can be done with each kind; a kind that is forgotten does not compile. */
+  interface Visitor<R> {
+    R trimNotOffered(Unoffered.TrimNotOffered found);
+
+    R pagesNotOffered(Unoffered.PagesNotOffered found);
+
+    R noFlap(Unoffered.NoFlap found);
+
+    R flapNotOffered(Unoffered.FlapNotOffered found);
+
+    R insideNotOffered(Unoffered.InsideNotOffered found);
+
+    R wordsOverflow(WordsOverflow found);
+
+    R glyphMissing(GlyphMissing found);
+
+    R spineTypeNotAllowed(SpineTypeNotAllowed found);
+
+    R spineTypeTooSmall(SpineTypeTooSmall found);
+
+    R spineTypeTooBig(SpineTypeTooBig found);
+
+    R pictureTooCoarse(PictureTooCoarse found);
+
+    R pictureSoft(PictureSoft found);
+
+    R wordsAcrossFold(WordsAcrossFold found);
+
+    R barcodeMissing(BarcodeMissing found);
+
+    R barcodeOutOfArea(BarcodeOutOfArea found);
+
+    R wordsInBarcodeArea(WordsInBarcodeArea found);
+
+    R overBarcode(OverBarcode found);
+
+    R bleedNotReached(BleedNotReached found);
+
+    R wordsOutsideSafe(WordsOutsideSafe found);
+
+    R wordsOffCover(WordsOffCover found);
+  }
+
+  /** Words have no room in their box. */
+  record WordsOverflow(String name, Length size, Size box) implements Found {
+    @Override
+    public String code() {
+      return "words-overflow";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.wordsOverflow(this);
+    }
+  }
+
+  /** A typeface lacks characters of the words. */
+  record GlyphMissing(String name, String missing, String face) implements Found {
+    @Override
+    public String code() {
+      return "glyph-missing";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.glyphMissing(this);
+    }
+  }
+
+  /** The house prints no words on this spine. */
+  record SpineTypeNotAllowed(String name, String house, int pages, Length spine, SpineTypeRule rule)
+      implements Found {
+    @Override
+    public String code() {
+      return "spine-type-not-allowed";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.spineTypeNotAllowed(this);
+    }
+  }
+
+  /** Words on the spine are smaller than the house prints. */
+  record SpineTypeTooSmall(String name, String house, Length size, Length least) implements Found {
+    @Override
+    public String code() {
+      return "spine-type-too-small";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.spineTypeTooSmall(this);
+    }
+  }
+
+  /**
+   * Words on the spine are wider than its band.
+   *
+   * @param largest size that has room, zero when not known
+   */
+  record SpineTypeTooBig(String name, Length across, Length size, Length band, Length largest)
+      implements Found {
+    @Override
+    public String code() {
+      return "spine-type-too-big";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.spineTypeTooBig(this);
+    }
+  }
+
+  /** A picture shows its pixels. */
+  record PictureTooCoarse(String name, double ppi, int least) implements Found {
+    @Override
+    public String code() {
+      return "picture-too-coarse";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.pictureTooCoarse(this);
+    }
+  }
+
+  /** A picture has fewer pixels than is wanted. */
+  record PictureSoft(String name, double ppi, int wanted, int least) implements Found {
+    @Override
+    public String code() {
+      return "picture-soft";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.pictureSoft(this);
+    }
+  }
+
+  /** Words run across a fold. */
+  record WordsAcrossFold(String name, PanelKind between, PanelKind and, Length by)
+      implements Found {
+    @Override
+    public String code() {
+      return "words-across-fold";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.wordsAcrossFold(this);
+    }
+  }
+
+  /** The house expects a barcode in the art. */
+  record BarcodeMissing(String house) implements Found {
+    @Override
+    public String code() {
+      return "barcode-missing";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.barcodeMissing(this);
+    }
+  }
+
+  /** The barcode does not lie in its area. */
+  record BarcodeOutOfArea(Size barcode, Size area) implements Found {
+    @Override
+    public String code() {
+      return "barcode-out-of-area";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.barcodeOutOfArea(this);
+    }
+  }
+
+  /** Words stand where the barcode goes. */
+  record WordsInBarcodeArea(String name, Size area) implements Found {
+    @Override
+    public String code() {
+      return "barcode-area-covered";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.wordsInBarcodeArea(this);
+    }
+  }
+
+  /** Something lies over the barcode. */
+  record OverBarcode(String name) implements Found {
+    @Override
+    public String code() {
+      return "barcode-area-covered";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.overBarcode(this);
+    }
+  }
+
+  /** Art stops short of the edge. */
+  record BleedNotReached(String name, Length gap, boolean turnIn) implements Found {
+    @Override
+    public String code() {
+      return "bleed-not-reached";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.bleedNotReached(this);
+    }
+  }
+
+  /**
+   * Words stand outside the safe zone.
+   *
+   * @param cut whether they stand past the trim, too
+   */
+  record WordsOutsideSafe(String name, Length out, PanelKind panel, boolean cut) implements Found {
+    @Override
+    public String code() {
+      return "words-outside-safe";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.wordsOutsideSafe(this);
+    }
+  }
+
+  /** Words lie off every panel. */
+  record WordsOffCover(String name) implements Found {
+    @Override
+    public String code() {
+      return "words-outside-safe";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.wordsOffCover(this);
+    }
+  }
+}
