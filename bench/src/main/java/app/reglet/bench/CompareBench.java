@@ -119,6 +119,6 @@ public class CompareBench {
   @BenchmarkMode(Mode.AverageTime)
   @OutputTimeUnit(TimeUnit.MILLISECONDS)
   public PageCurve thousandCounts() {
-    return PageCurve.over(novel, houses.get(0), Unit.IN, 1, 1000);
+    return PageCurve.over(novel, houses.get(0), 1, 1000);
   }
 }

@@ -16,6 +16,7 @@ import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -45,9 +46,32 @@ public record PageCurve(
   /**
    * A count from which something is otherwise.
    *
-   * @param sentence what, as a person says it
+   * @param binding the other binding that is meant, empty for none
+   * @param spine the spine's width that it comes with, empty where that is not the reason
    */
-  public record Threshold(int pages, Kind kind, String sentence) {}
+  public record Threshold(int pages, Kind kind, Optional<Binding> binding, Optional<Length> spine) {
+    static Threshold of(int pages, Kind kind) {
+      return new Threshold(pages, kind, Optional.empty(), Optional.empty());
+    }
+
+    /** What changes, as a person says it. */
+    public String sentence(Unit unit) {
+      String other = binding.map(b -> b.title().toLowerCase(Locale.ROOT)).orElse("");
+      String width = spine.map(s -> s.brief(unit)).orElse("");
+      return switch (kind) {
+        case LEAST -> "bound from " + pages + " pages";
+        case MOST -> "bound up to " + pages + " pages";
+        case SPINE_TYPE ->
+            "words on the spine from "
+                + pages
+                + " pages"
+                + (width.isEmpty() ? "" : " (spine of " + width + ")");
+        case BINDING_FROM -> other + " possible from " + pages + " pages";
+        case BINDING_UP_TO -> other + " possible up to " + pages + " pages";
+        case STEP -> "spine " + width + " from " + pages + " pages";
+      };
+    }
+  }
 
   /** What changes at a threshold. */
   public enum Kind {
@@ -57,8 +81,10 @@ public record PageCurve(
     MOST,
     /** Words may stand on the spine from here. */
     SPINE_TYPE,
-    /** Another binding begins or ends to be possible. */
-    BINDING,
+    /** Another binding begins to be possible. */
+    BINDING_FROM,
+    /** Another binding ends to be possible. */
+    BINDING_UP_TO,
     /** The spine makes a step. */
     STEP
   }
@@ -69,14 +95,13 @@ public record PageCurve(
   }
 
   /** The curve over all counts that the house binds, made wide enough to show the present one. */
-  public static PageCurve of(Specification spec, RuleSheet house, Unit unit) {
+  public static PageCurve of(Specification spec, RuleSheet house) {
     PageCounts counts = PageCounts.of(spec, house.rules(spec.binding()));
     int from = Math.min(counts.least().orElse(1), spec.pages());
     int to = Math.max(counts.most().orElse(Math.max(400, spec.pages() * 2)), spec.pages());
     // a little to either side, so that both ends are seen as ends
     int air = Math.max(4, (to - from) / 16);
-    return over(
-        spec, house, unit, Math.max(1, from - air), Math.min(FactLimits.MOST_PAGES, to + air));
+    return over(spec, house, Math.max(1, from - air), Math.min(FactLimits.MOST_PAGES, to + air));
   }
 
   /**
@@ -85,7 +110,7 @@ public record PageCurve(
    * @param from the first count, 1 or more
    * @param to the last count, not before it
    */
-  public static PageCurve over(Specification spec, RuleSheet house, Unit unit, int from, int to) {
+  public static PageCurve over(Specification spec, RuleSheet house, int from, int to) {
     if (from < 1 || to < from) {
       throw new Refusal("pages", "A range of page counts goes from 1 or more upwards.");
     }
@@ -97,9 +122,9 @@ public record PageCurve(
     }
     List<Threshold> thresholds = new ArrayList<>();
     limits(counts, thresholds);
-    spineType(spec, house, counts, unit, thresholds);
+    spineType(spec, house, counts, thresholds);
     bindings(spec, house, thresholds);
-    steps(spec, house, unit, thresholds);
+    steps(spec, house, thresholds);
     thresholds.removeIf(t -> t.pages() < from || t.pages() > to);
     thresholds.sort(Comparator.comparingInt(Threshold::pages).thenComparing(Threshold::kind));
     return new PageCurve(spec, from, to, points, thresholds);
@@ -115,17 +140,13 @@ public record PageCurve(
   }
 
   private static void limits(PageCounts counts, List<Threshold> found) {
-    counts
-        .least()
-        .ifPresent(n -> found.add(new Threshold(n, Kind.LEAST, "bound from " + n + " pages")));
-    counts
-        .most()
-        .ifPresent(n -> found.add(new Threshold(n, Kind.MOST, "bound up to " + n + " pages")));
+    counts.least().ifPresent(n -> found.add(Threshold.of(n, Kind.LEAST)));
+    counts.most().ifPresent(n -> found.add(Threshold.of(n, Kind.MOST)));
   }
 
   /** The first count the house binds whose spine may carry words. */
   private static void spineType(
-      Specification spec, RuleSheet house, PageCounts counts, Unit unit, List<Threshold> found) {
+      Specification spec, RuleSheet house, PageCounts counts, List<Threshold> found) {
     SpineTypeRule rule = house.rules(spec.binding()).spineType();
     if (rule.leastPages() == Integer.MAX_VALUE) {
       return;
@@ -145,12 +166,13 @@ public record PageCurve(
       }
     }
     int first = counts.above(high).orElse(high);
-    String why =
-        rule.leastWidth().isPositive() && first > rule.leastPages() + 1
-            ? " (spine of " + rule.leastWidth().brief(unit) + ")"
-            : "";
+    boolean byWidth = rule.leastWidth().isPositive() && first > rule.leastPages() + 1;
     found.add(
-        new Threshold(first, Kind.SPINE_TYPE, "words on the spine from " + first + " pages" + why));
+        new Threshold(
+            first,
+            Kind.SPINE_TYPE,
+            Optional.empty(),
+            byWidth ? Optional.of(rule.leastWidth()) : Optional.empty()));
   }
 
   private static boolean spineType(
@@ -171,30 +193,19 @@ public record PageCurve(
       PageCounts counts =
           PageCounts.of(
               spec.withBinding(other).withTrim(rules.trims().nearest(spec.trim())), rules);
-      String name = other.title().toLowerCase();
-      counts
-          .least()
-          .ifPresent(
-              n ->
-                  found.add(
-                      new Threshold(n, Kind.BINDING, name + " possible from " + n + " pages")));
-      counts
-          .most()
-          .ifPresent(
-              n ->
-                  found.add(
-                      new Threshold(n, Kind.BINDING, name + " possible up to " + n + " pages")));
+      counts.least().ifPresent(n -> found.add(other(n, Kind.BINDING_FROM, other)));
+      counts.most().ifPresent(n -> found.add(other(n, Kind.BINDING_UP_TO, other)));
     }
   }
 
-  private static void steps(Specification spec, RuleSheet house, Unit unit, List<Threshold> found) {
+  private static Threshold other(int pages, Kind kind, Binding binding) {
+    return new Threshold(pages, kind, Optional.of(binding), Optional.empty());
+  }
+
+  private static void steps(Specification spec, RuleSheet house, List<Threshold> found) {
     if (house.rules(spec.binding()).spineFor(spec).rule() instanceof SpineRule.Steps steps) {
       for (SpineRule.Steps.Row row : steps.rows()) {
-        found.add(
-            new Threshold(
-                row.from(),
-                Kind.STEP,
-                "spine " + row.width().brief(unit) + " from " + row.from() + " pages"));
+        found.add(new Threshold(row.from(), Kind.STEP, Optional.empty(), Optional.of(row.width())));
       }
     }
   }

@@ -182,7 +182,7 @@ public class OfferTest {
     assertThat(found.sentence(Unit.IN))
         .contains("no row for 240 pages", "The nearest that work are 222 and 252");
     // the curve has the hole too
-    PageCurve curve = PageCurve.of(spec, holed, Unit.IN);
+    PageCurve curve = PageCurve.of(spec, holed);
     assertThat(curve.points()).noneMatch(p -> p.pages() > 222 && p.pages() < 251);
   }
 

@@ -114,7 +114,7 @@ public class CompareTest {
 
   @Test
   public void theCurveKnowsItsThresholds() {
-    PageCurve curve = PageCurve.of(NOVEL, Houses.GANNET, Unit.IN);
+    PageCurve curve = PageCurve.of(NOVEL, Houses.GANNET);
     assertThat(curve.points())
         .isSortedAccordingTo(java.util.Comparator.comparing(PageCurve.Point::spine));
     assertThat(thresholds(curve, PageCurve.Kind.LEAST)).containsExactly(24);
@@ -126,8 +126,7 @@ public class CompareTest {
   @Test
   public void spineTypeByWidthIsFoundExactly() {
     Specification s = spec(Binding.PERFECT_BOUND, "6 x 9 in", 320, "bulky-80");
-    int first =
-        thresholds(PageCurve.of(s, Houses.OSIER, Unit.MM), PageCurve.Kind.SPINE_TYPE).get(0);
+    int first = thresholds(PageCurve.of(s, Houses.OSIER), PageCurve.Kind.SPINE_TYPE).get(0);
     // 80 × 18 ÷ 20000 = 0.072 mm a page, up to the next 0.5: above 5.5 mm from 77 pages; next × 8
     assertThat(first).isEqualTo(80);
     assertThat(Measuring.measure(s.withPages(80), Houses.OSIER).spine().stated())
@@ -139,10 +138,10 @@ public class CompareTest {
   @Test
   public void stepsAndOtherBindingsAreThresholds() {
     Specification s = spec(Binding.CASE_LAMINATE, "6 x 9 in", 240, "white");
-    PageCurve curve = PageCurve.of(s, Houses.DUNLIN, Unit.IN);
+    PageCurve curve = PageCurve.of(s, Houses.DUNLIN);
     assertThat(thresholds(curve, PageCurve.Kind.STEP)).contains(223, 251);
     assertThat(curve.thresholds())
-        .anyMatch(t -> t.sentence().equals("dust jacket possible from 76 pages"));
+        .anyMatch(t -> t.sentence(Unit.IN).equals("dust jacket possible from 76 pages"));
     // no row below 76: no guess
     assertThat(curve.points()).noneMatch(p -> p.pages() < 76 || p.pages() > 400);
   }

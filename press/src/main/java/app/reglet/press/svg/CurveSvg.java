@@ -165,7 +165,7 @@ public final class CurveSvg {
         continue;
       }
       double at = x(t.pages());
-      String dashes = t.kind() == PageCurve.Kind.BINDING ? "2 4" : "9 3 2 3";
+      String dashes = t.binding().isPresent() ? "2 4" : "9 3 2 3";
       out.empty(
           "line",
           "x1",

@@ -48,7 +48,7 @@ public class CurveSvgTest {
             stock,
             "black",
             PageTurn.LTR);
-    return PageCurve.of(spec, house, Unit.IN);
+    return PageCurve.of(spec, house);
   }
 
   private static Document parse(String svg) throws Exception {

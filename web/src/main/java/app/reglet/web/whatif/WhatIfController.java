@@ -75,7 +75,7 @@ public class WhatIfController {
     if (e.getPages() == null || !e.getBinding().hasPages()) {
       return "what-if";
     }
-    PageCurve curve = PageCurve.of(e.specification(e.getPages()), cover.house(), cover.unit());
+    PageCurve curve = PageCurve.of(e.specification(e.getPages()), cover.house());
     int shown = pages == null ? e.getPages() : Math.max(curve.from(), Math.min(curve.to(), pages));
     model.addAttribute("curve", curve);
     model.addAttribute("plot", CurveSvg.of(curve, cover.unit(), shown));
