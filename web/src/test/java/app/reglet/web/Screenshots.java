@@ -16,6 +16,7 @@ public class Screenshots {
 
   private void shot(String name) {
     Live.settled(page);
+    page.waitForFunction("() => [...document.images].every(i => i.complete)");
     page.screenshot(new Page.ScreenshotOptions().setPath(to.resolve(name + ".png")));
   }
 
