@@ -83,7 +83,9 @@ public class SchemaTest {
     List<Mutation> all = new ArrayList<>();
     for (String path : paths(original, "")) {
       for (Object odd :
-          new Object[] {"gone", "renamed", "", -1, 1e9, true, "x y", List.of(), "1e400"}) {
+          new Object[] {
+            "gone", "renamed", "", -1, 1_000_000_000, 1e9, true, "x y", List.of(), "1e400"
+          }) {
         JsonNode copy = original.deepCopy();
         int slash = path.lastIndexOf('/');
         JsonNode parent = copy.at(path.substring(0, slash));
