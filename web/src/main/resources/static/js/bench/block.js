@@ -22,7 +22,14 @@ function send(field) {
 
 /** The picker and the text of one colour say the same. */
 function pair(field) {
-  if (field.type !== "color" || !field.isConnected) return;
+  if (!field.isConnected) return;
+  if (field.name === "colour" && field.type !== "color") {
+    const picker = field.parentElement.querySelector("input[type=color]");
+    const hex = field.value.trim().replace(/^#(.)(.)(.)$/, "#$1$1$2$2$3$3");
+    if (picker && /^#[0-9a-f]{6}$/i.test(hex)) picker.value = hex;
+    return;
+  }
+  if (field.type !== "color") return;
   const text = field.parentElement.querySelector("input:not([type=color])");
   if (text && document.activeElement !== text) text.value = field.value;
 }

@@ -436,6 +436,19 @@ public class BenchTest {
     assertThat(note.x).isGreaterThan(mark.x);
   }
 
+  @Test
+  public void thePickerShowsAColourThatWasTyped() {
+    Desk desk = composed("Picker", "Ledger");
+    Locator picker = desk.page.locator("#title-block input[type=color]");
+    desk.does(
+        () -> {
+          desk.page.locator("#g-colour").fill("#0a3");
+          desk.page.keyboard().press("Enter");
+        });
+    assertThat(picker).hasValue("#00aa33");
+    assertThat(desk.page.locator("#g-colour")).isFocused();
+  }
+
   /** Several pieces in the hand go together: dragged, nudged, grouped, taken off. */
   @Test
   public void severalPiecesAreTakenTogetherAndGrouped() {
