@@ -27,13 +27,16 @@ export function arrange() {
   const now = new Map([...artwork.children].map((g) => [g.dataset.piece, g]));
   const came = new Map([...changed.querySelectorAll("svg > [data-piece]")].map((g) => [g.dataset.piece, g]));
   const order = changed.dataset.order.split(" ");
+  if (!merge(JSON.parse(changed.querySelector(".change").textContent))) {
+    location.reload();
+    return;
+  }
   for (const [id, g] of came) {
     if (now.has(id)) now.get(id).replaceWith(g);
     else artwork.append(g);
     now.set(id, g);
   }
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
-  if (!merge(JSON.parse(changed.querySelector(".change").textContent))) location.reload();
   const stands = [...artwork.children].map((g) => g.dataset.piece);
   if (stands.join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
   changed.replaceChildren();

@@ -317,6 +317,27 @@ public class BenchTest {
     assertThat(one.page.locator("#undo")).hasAttribute("title", "Undo: Layout Axis");
   }
 
+  /**
+   * More pages typed in one window: the other's next change is kept, and its sheet is the new one.
+   */
+  @Test
+  public void aBenchWhoseDocketWasChangedElsewhereLoadsTheNewSheet() {
+    Desk docket = Desk.open().makeTitle("Elsewhere", "Edda Marsh").fill("6 x 9", "320", "");
+    Desk bench = Desk.open();
+    bench.page.navigate("/editions/" + docket.id() + "/bench");
+    bench.layout("Ledger");
+    String before = bench.page.locator("#sheet").getAttribute("viewBox");
+    double[] title = bench.box("title");
+    docket.type("pages", "600");
+    hold(bench, "title").focus();
+    bench.page.waitForNavigation(() -> bench.page.keyboard().press("Shift+ArrowDown"));
+    assertThat(bench.page.locator("#measure-line")).containsText("600 pp");
+    assertThat(bench.page.locator("#sheet")).not().hasAttribute("viewBox", before);
+    // 280 pages × 0.002252 in = 16.017 mm further right, and 5 mm down as asked
+    assertThat(bench.box("title")[0]).isCloseTo(title[0] + 280 * 0.002252 * 25.4, within(0.01));
+    assertThat(bench.box("title")[1]).isCloseTo(title[1] + 5, within(0.01));
+  }
+
   @Test
   public void theSheetHasTheRoom() {
     Desk desk = composed("Room", "Ledger");

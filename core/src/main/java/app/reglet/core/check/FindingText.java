@@ -34,17 +34,14 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   private static String why(Unoffered.PagesNotOffered f) {
+    String has =
+        f.pages() + (f.bound() == f.pages() ? "" : ", with its blank side " + f.bound()) + ".";
     String binds = f.house() + " binds " + low(f.binding().title());
     return switch (f.why()) {
       case ODD -> f.house() + " binds no odd counts, and this has " + f.pages() + " pages.";
-      case TOO_FEW -> binds + " from " + f.limit() + " pages; this has " + f.pages() + ".";
+      case TOO_FEW -> binds + " from " + f.limit() + " pages; this has " + has;
       case TOO_MANY ->
-          binds
-              + " up to "
-              + f.limit()
-              + " pages in this trim and paper; this has "
-              + f.pages()
-              + ".";
+          binds + " up to " + f.limit() + " pages in this trim and paper; this has " + has;
       case NO_MULTIPLE ->
           f.pages()
               + " pages can't be bound: the count must be "

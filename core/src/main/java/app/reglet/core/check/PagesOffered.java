@@ -40,20 +40,22 @@ public final class PagesOffered implements OfferCheck {
   private static Found found(
       int pages, Specification spec, PageCounts counts, RuleSheet house, List<Integer> nearest) {
     Why why = Why.NO_ROW;
+    int bound = counts.odd().bound(pages);
     int limit = 0;
     Optional<PageLimit> stated = counts.limit();
     if (counts.odd() == OddCount.REFUSE && pages % 2 != 0) {
       why = Why.ODD;
-    } else if (stated.isPresent() && pages < stated.get().least()) {
+    } else if (stated.isPresent() && bound < stated.get().least()) {
       why = Why.TOO_FEW;
       limit = stated.get().least();
-    } else if (stated.isPresent() && pages > stated.get().most()) {
+    } else if (stated.isPresent() && bound > stated.get().most()) {
       why = Why.TOO_MANY;
       limit = stated.get().most();
-    } else if (stated.isPresent() && counts.odd().bound(pages) % stated.get().multiple() != 0) {
+    } else if (stated.isPresent() && bound % stated.get().multiple() != 0) {
       why = Why.NO_MULTIPLE;
       limit = stated.get().multiple();
     }
-    return new Unoffered.PagesNotOffered(house.name(), spec.binding(), pages, why, limit, nearest);
+    return new Unoffered.PagesNotOffered(
+        house.name(), spec.binding(), pages, bound, why, limit, nearest);
   }
 }

@@ -28,11 +28,18 @@ public sealed interface Unoffered extends Found {
   /**
    * The house does not bind so many pages.
    *
+   * @param bound the sides that would be bound: the pages, and a blank one where it is added
    * @param limit the least, the most or the multiple, as the reason has it; else 0
    * @param nearest counts that work
    */
   record PagesNotOffered(
-      String house, Binding binding, int pages, Why why, int limit, List<Integer> nearest)
+      String house,
+      Binding binding,
+      int pages,
+      int bound,
+      Why why,
+      int limit,
+      List<Integer> nearest)
       implements Unoffered {
     /** Why not. */
     public enum Why {

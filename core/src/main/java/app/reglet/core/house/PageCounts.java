@@ -107,9 +107,11 @@ public final class PageCounts {
                     + limit()
                         .map(
                             l ->
-                                l.multiple() == 2
-                                    ? ", even"
-                                    : l.multiple() == 1 ? "" : ", in steps of " + l.multiple())
+                                l.multiple() == 2 && odd == OddCount.BLANK_SIDE
+                                    ? ""
+                                    : l.multiple() == 2
+                                        ? ", even"
+                                        : l.multiple() == 1 ? "" : ", in steps of " + l.multiple())
                         .orElse("")
                     + ".")
         .orElse("");

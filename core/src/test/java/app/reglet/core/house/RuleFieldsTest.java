@@ -105,6 +105,25 @@ public class RuleFieldsTest {
                 + cost.unit(242, "black").setScale(2, java.math.RoundingMode.HALF_UP));
   }
 
+  /** 841 pages and a blank side are 842: more than a house that stops at 841 binds. */
+  @Test
+  public void theBlankSideCountsForTheLimitsAndTheRangeSaysNoEvenCount() {
+    RuleSheet house =
+        RuleSheetReader.read(
+            Houses.text("gannet-and-gauge")
+                .replaceFirst("\"spine\": \\[", ODD.formatted("blank-side"))
+                .replace("\"most\": 842", "\"most\": 841"));
+    List<Finding> found = OfferCheck.run(pages(841), house);
+    assertThat(found.get(0).sentence(Unit.IN))
+        .isEqualTo(
+            "Gannet & Gauge binds perfect bound up to 841 pages in this trim and paper; this has"
+                + " 841, with its blank side 842. The nearest that works is 840.");
+    PageCounts counts = PageCounts.of(pages(100), house.rules(Binding.PERFECT_BOUND));
+    assertThat(counts.range()).isEqualTo(" Here from 23 to 840.");
+    assertThat(PageCounts.of(pages(100), Houses.GANNET.rules(Binding.PERFECT_BOUND)).range())
+        .isEqualTo(" Here from 24 to 842, even.");
+  }
+
   /** Words on the spine from 80 pages: 79 and a blank side are 80. */
   @Test
   public void theBlankSideCountsForWordsOnTheSpine() {
