@@ -25,6 +25,8 @@ import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.compose.Pictures;
+import app.reglet.press.inspect.Compared;
+import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
@@ -154,7 +156,7 @@ public class EverywhereTest {
         PdfFacts file = PdfFacts.read(PressFile.make(art, page, Specimen.BOOK, Instant.EPOCH));
         assertThat(FitCheck.of(file, wrap))
             .as(Everywhere.named(wrap) + " " + page.page().id())
-            .allMatch(FitCheck.Answer::fits);
+            .allMatch(Compared::fits);
         assertThat(file.first().size("TrimBox").width().toMm())
             .isCloseTo(page.trimmed().width().toMm(), within(0.001));
         made++;
@@ -181,8 +183,8 @@ public class EverywhereTest {
       }
       Artwork art = composed(StartingLayout.LEDGER.on(mine, Specimen.BOOK, GROUND), mine);
       PdfFacts file = PdfFacts.read(PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
-      FitCheck.Answer sheet =
-          FitCheck.of(file, theirs).stream()
+      ComparedText.Line sheet =
+          ComparedText.of(FitCheck.of(file, theirs), theirs.house().unit()).stream()
               .filter(a -> a.what().equals("Sheet"))
               .findFirst()
               .orElseThrow();

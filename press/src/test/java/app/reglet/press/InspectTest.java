@@ -15,6 +15,9 @@ import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.BlockFit;
+import app.reglet.press.inspect.BlockFitText;
+import app.reglet.press.inspect.Compared;
+import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
@@ -63,16 +66,19 @@ public class InspectTest {
     }
   }
 
+  private static List<ComparedText.Line> lines(byte[] file, Wrap outside) {
+    return ComparedText.of(FitCheck.of(PdfFacts.read(file), outside), outside.house().unit());
+  }
+
   @Test
   public void acceptsItsOwnPressFile() {
-    assertThat(FitCheck.of(PdfFacts.read(press(100)), Specimen.wrap(100)))
-        .allMatch(FitCheck.Answer::fits);
+    assertThat(FitCheck.of(PdfFacts.read(press(100)), Specimen.wrap(100))).allMatch(Compared::fits);
   }
 
   @Test
   public void refusesTheOtherPageCountWithBothSizes() {
-    FitCheck.Answer sheet =
-        FitCheck.of(PdfFacts.read(press(100)), Specimen.wrap(320)).stream()
+    ComparedText.Line sheet =
+        lines(press(100), Specimen.wrap(320)).stream()
             .filter(a -> a.what().equals("Sheet"))
             .findFirst()
             .orElseThrow();
@@ -84,7 +90,7 @@ public class InspectTest {
 
   @Test
   public void namesAMissingBleedAndALooseFont() throws Exception {
-    var answers = FitCheck.of(PdfFacts.read(page(880.2144f, 648f, 0, true)), Specimen.wrap(100));
+    var answers = lines(page(880.2144f, 648f, 0, true), Specimen.wrap(100));
     assertThat(answers)
         .anyMatch(
             a ->
@@ -93,7 +99,7 @@ public class InspectTest {
   }
 
   /** Of a file made elsewhere whose page is right: the trim box alone is judged. */
-  private static FitCheck.Answer trimBox(float left, float bottom, float width, float height)
+  private static ComparedText.Line trimBox(float left, float bottom, float width, float height)
       throws Exception {
     try (PDDocument d = new PDDocument()) {
       PDPage p = new PDPage(new PDRectangle(898.2144f, 666f));
@@ -101,7 +107,7 @@ public class InspectTest {
       d.addPage(p);
       ByteArrayOutputStream out = new ByteArrayOutputStream();
       d.save(out);
-      return FitCheck.of(PdfFacts.read(out.toByteArray()), Specimen.wrap(100)).stream()
+      return lines(out.toByteArray(), Specimen.wrap(100)).stream()
           .filter(a -> a.what().equals("Trim box"))
           .findFirst()
           .orElseThrow();
@@ -112,10 +118,10 @@ public class InspectTest {
   public void theTrimBoxOfAForeignFileIsJudgedBySizeAndPlace() throws Exception {
     // 12.2252 × 9 in = 880.2144 × 648 pt, 0.125 in = 9 pt from each edge
     assertThat(trimBox(9, 9, 880.2144f, 648).fits()).isTrue();
-    FitCheck.Answer wide = trimBox(0, 9, 898.2144f, 648);
+    ComparedText.Line wide = trimBox(0, 9, 898.2144f, 648);
     assertThat(wide.fits()).isFalse();
     assertThat(wide.sentence()).contains("another size").contains("12.2252 × 9 in");
-    FitCheck.Answer low = trimBox(9, 0, 880.2144f, 648);
+    ComparedText.Line low = trimBox(9, 0, 880.2144f, 648);
     assertThat(low.fits()).isFalse();
     assertThat(low.sentence()).contains("0 in from the foot").contains("0.125 in");
     assertThat(trimBox(18, 9, 880.2144f, 648).fits()).isFalse();
@@ -124,7 +130,7 @@ public class InspectTest {
   @Test
   public void aTurnedPageCountsAsItIsSeen() throws Exception {
     var answers = FitCheck.of(PdfFacts.read(page(666f, 898.2144f, 90, false)), Specimen.wrap(100));
-    assertThat(answers).allMatch(FitCheck.Answer::fits);
+    assertThat(answers).allMatch(Compared::fits);
   }
 
   @Test
@@ -224,32 +230,30 @@ public class InspectTest {
     Specification spec =
         Specification.of(
             Binding.PERFECT_BOUND, Size.parse(trim, Unit.IN), 2, "white", "black", PageTurn.LTR);
-    return BlockFit.of(
-        PdfFacts.read(block), spec, Specimen.gannet().rules(Binding.PERFECT_BOUND), Unit.IN);
+    return BlockFit.of(PdfFacts.read(block), spec, Specimen.gannet().rules(Binding.PERFECT_BOUND));
   }
 
   /** 7.5 × 9.25 in and 0.125 in bleed: 7.625 × 9.5 in (common practice, no single source). */
   @Test
   public void aBookBlockFitsWithOrWithoutBleed() throws Exception {
     assertThat(fit(block(7.5, 9.25, 7.5, 9.25), "7.5 x 9.25"))
-        .satisfies(f -> assertThat(f.verdict()).isEqualTo(BlockFit.Verdict.TRIM))
-        .satisfies(f -> assertThat(f.pages()).isEqualTo(2));
+        .satisfies(f -> assertThat(f.verdict()).isEqualTo(BlockFit.Verdict.TRIM));
     assertThat(fit(block(7.625, 9.5), "7.5 x 9.25").verdict()).isEqualTo(BlockFit.Verdict.BLEED);
     // bleed on all four sides is a common slip: 0.125 in too wide
     BlockFit four = fit(block(7.75, 9.5), "7.5 x 9.25");
     assertThat(four.verdict()).isEqualTo(BlockFit.Verdict.NEITHER);
-    assertThat(four.sentence())
+    assertThat(BlockFitText.of(four, Unit.IN))
         .contains("make them 7.625 × 9.5 in (0.125 in narrower, the height stays)")
         .contains("make them 7.5 × 9.25 in (0.25 in narrower, 0.25 in lower)");
-    assertThat(fit(block(9.25, 7.5), "7.5 x 9.25").sentence()).contains("turn them upright");
+    assertThat(BlockFitText.of(fit(block(9.25, 7.5), "7.5 x 9.25"), Unit.IN))
+        .contains("turn them upright");
   }
 
   @Test
   public void aBookBlockOfMixedSizesNamesThePages() throws Exception {
     BlockFit mixed = fit(block(6, 9, 6, 9, 8.5, 11, 6, 9), "6 x 9");
     assertThat(mixed.verdict()).isEqualTo(BlockFit.Verdict.MIXED);
-    assertThat(mixed.sentence()).contains("otherwise is page 3");
-    assertThat(mixed.pages()).isEqualTo(4);
+    assertThat(BlockFitText.of(mixed, Unit.IN)).contains("otherwise is page 3");
   }
 
   @Test
@@ -267,8 +271,8 @@ public class InspectTest {
             Specimen.house("sandling-and-daughters"));
     for (Wrap part : FilePages.of(outside)) {
       byte[] file = PressFile.make(Specimen.on(outside), part, Specimen.BOOK, Instant.EPOCH);
-      assertThat(FitCheck.of(PdfFacts.read(file), outside))
-          .allMatch(FitCheck.Answer::fits)
+      assertThat(lines(file, outside))
+          .allMatch(ComparedText.Line::fits)
           .anyMatch(
               a ->
                   a.what().equals("Taken for")

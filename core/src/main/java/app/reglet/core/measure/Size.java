@@ -90,6 +90,12 @@ public record Size(Length width, Length height) {
         && height.minus(other.height).abs().isLessThan(HAIR);
   }
 
+  /** Whether neither side is further off the other's than this. */
+  public boolean isWithin(Length tolerance, Size other) {
+    return !width.minus(other.width).abs().isMoreThan(tolerance)
+        && !height.minus(other.height).abs().isMoreThan(tolerance);
+  }
+
   /** {@code 12.4752 × 9.25 in}, exact to 6 decimals. */
   public String print(Unit unit) {
     return width.figure(unit) + " × " + height.print(unit);

@@ -6,80 +6,66 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.raster.EbookCover;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /**
- * Whether a PDF is the press file that an edition needs: page count, size within the house's
- * tolerance, trim, fonts.
+ * Whether a file is the one that an edition needs: page count, size within the house's tolerance,
+ * trim, fonts; of an ebook's cover its pixels and its bytes.
  */
 public final class FitCheck {
   private FitCheck() {}
 
   /**
-   * One comparison.
-   *
-   * @param what is compared
-   * @param fits whether it is as it must be
-   * @param expected what the edition needs
-   * @param found what the file has
-   * @param sentence what to do about it, empty when it fits
-   */
-  public record Answer(String what, boolean fits, String expected, String found, String sentence) {}
-
-  /**
-   * Compares a file with the page it should be. Where a house takes front, spine and back as files
+   * Compares a PDF with the page it should be. Where a house takes front, spine and back as files
    * of their own, the one whose size is nearest is meant.
    */
-  public static List<Answer> of(PdfFacts file, Wrap outside) {
-    boolean parts = outside.rules().parts().isPresent();
+  public static List<Compared> of(PdfFacts file, Wrap outside) {
     Comparator<Wrap> nearest = nearest(file);
     List<Wrap> nearestFirst = nearestFirst(file, outside);
     Wrap meant = nearestFirst.get(0);
-    // front and back have one size: without a trim box the file does not tell which it is
-    String taken =
-        nearestFirst.stream()
-            .takeWhile(p -> nearest.compare(p, meant) == 0)
-            .map(p -> p.page().id())
-            .collect(Collectors.joining(" or "));
-    List<Answer> answers = new ArrayList<>();
-    if (parts) {
-      answers.add(new Answer("Taken for", true, "front, spine or back", taken, ""));
+    List<Compared> compared = new ArrayList<>();
+    if (outside.rules().parts().isPresent()) {
+      // front and back have one size: without a trim box the file does not tell which it is
+      compared.add(
+          new Compared.TakenFor(
+              nearestFirst.stream()
+                  .takeWhile(p -> nearest.compare(p, meant) == 0)
+                  .map(Wrap::page)
+                  .toList()));
     }
     boolean inside = FilePages.inside(outside).isPresent();
-    boolean count = file.pages() == 1 || inside && file.pages() == 2;
-    answers.add(
-        new Answer(
-            "Pages",
-            count,
-            inside ? "1, or 2 with the inside" : "1",
-            String.valueOf(file.pages()),
-            count ? "" : "A cover is one page; this file has " + file.pages() + "."));
-    if (inside && file.pages() == 2 && !file.otherSizes().isEmpty()) {
-      answers.add(
-          new Answer(
-              "Inside",
-              false,
-              "the outside's size",
-              "another size",
-              "The second page, the inside, must have the size of the first."));
+    compared.add(new Compared.PageCount(file.pages(), inside));
+    if (inside && file.pages() == 2) {
+      compared.add(new Compared.InsideSize(file.otherSizes().isEmpty()));
     }
-    answers.add(sheet(file, meant));
-    trim(file, meant, answers);
-    long loose = file.fonts().stream().filter(f -> !f.embedded()).count();
-    answers.add(
-        new Answer(
-            "Fonts",
-            loose == 0,
-            "all embedded",
-            loose == 0
-                ? (file.fonts().isEmpty() ? "no fonts" : "all embedded")
-                : loose + " not embedded",
-            loose == 0 ? "" : "Embed every font, or turn its words into outlines."));
-    return answers;
+    Length tolerance = meant.house().files().tolerance();
+    compared.add(
+        new Compared.SheetSize(
+            meant.sheet(),
+            file.first().media(),
+            meant.trimmed().size(),
+            tolerance,
+            meant.house().name()));
+    // PDF/X wants a trim box; a file that claims to be none may leave it out
+    trimBox(file).ifPresent(box -> compared.add(trim(box, file, meant, tolerance)));
+    compared.add(
+        new Compared.Fonts(
+            file.fonts().size(), (int) file.fonts().stream().filter(f -> !f.embedded()).count()));
+    return compared;
+  }
+
+  /** Compares an ebook's cover with what its shop takes. */
+  public static List<Compared> of(EbookCover cover, Wrap wrap) {
+    return List.of(
+        new Compared.Pixels(
+            wrap.sheet(),
+            new Size(Length.of(cover.width(), Unit.PX), Length.of(cover.height(), Unit.PX))),
+        new Compared.ImageFile(
+            cover.file().length, cover.quality(), wrap.house().files().mostMegabytes()));
   }
 
   /** The page that a file is taken for: of the outside, or of its parts the nearest in size. */
@@ -115,93 +101,15 @@ public final class FitCheck {
     return a.width().minus(b.width()).abs().plus(a.height().minus(b.height()).abs());
   }
 
-  /** A size in both units, the house's first. */
-  public static String both(Size size, Unit first) {
-    Unit second = first == Unit.MM ? Unit.IN : Unit.MM;
-    return size.brief(first) + " (" + size.brief(second) + ")";
-  }
-
-  private static Answer sheet(PdfFacts file, Wrap wrap) {
-    Unit unit = wrap.house().unit();
-    Size found = file.first().media();
-    Size wanted = wrap.sheet();
-    Length tolerance = wrap.house().files().tolerance();
-    boolean fits = within(found, wanted, tolerance);
-    String sentence = "";
-    if (!fits) {
-      Length dw = found.width().minus(wanted.width());
-      Length dh = found.height().minus(wanted.height());
-      sentence =
-          "The page is "
-              + off(dw, "wide", "narrow", unit)
-              + (dw.isZero() || dh.isZero() ? "" : " and ")
-              + off(dh, "high", "low", unit)
-              + "; "
-              + wrap.house().name()
-              + " takes ±"
-              + tolerance.print(unit)
-              + ".";
-      if (within(found, wrap.trimmed().size(), tolerance)
-          && !wrap.trimmed().size().equals(wanted)) {
-        sentence += " It has the trimmed size: the bleed is missing.";
-      }
-    }
-    return new Answer(
-        "Sheet",
-        fits,
-        both(wanted, unit) + " ±" + tolerance.print(unit),
-        both(found, unit),
-        sentence);
-  }
-
-  private static String off(Length by, String more, String less, Unit unit) {
-    return by.isZero() ? "" : by.abs().brief(unit) + " too " + (by.isPositive() ? more : less);
-  }
-
-  private static void trim(PdfFacts file, Wrap wrap, List<Answer> answers) {
-    Optional<PdfFacts.NamedBox> box = trimBox(file);
-    if (box.isEmpty()) {
-      return; // PDF/X wants one; a file that claims to be none may leave it out
-    }
-    Unit unit = wrap.house().unit();
-    Length tolerance = wrap.house().files().tolerance();
-    Size found = box.get().size();
-    Size wanted = wrap.trimmed().size();
-    String sentence = "";
-    if (!within(found, wanted, tolerance)) {
-      sentence =
-          "The trim box marks another size than the trimmed cover: set it to "
-              + wanted.print(unit)
-              + ".";
-    } else if (file.first().rotated() == 0) {
-      sentence = misplaced(box.get(), wrap, unit, tolerance);
-    }
-    answers.add(
-        new Answer(
-            "Trim box", sentence.isEmpty(), both(wanted, unit), both(found, unit), sentence));
-  }
-
-  /** What is said of a trim box of the right size in the wrong place; empty when it is right. */
-  private static String misplaced(PdfFacts.NamedBox box, Wrap wrap, Unit unit, Length tolerance) {
-    Length left = wrap.trimmed().left();
-    Length foot = wrap.sheet().height().minus(wrap.trimmed().bottom());
-    if (!box.left().minus(left).abs().isMoreThan(tolerance)
-        && !box.bottom().minus(foot).abs().isMoreThan(tolerance)) {
-      return "";
-    }
-    return "The trim box begins "
-        + box.left().brief(unit)
-        + " from the left and "
-        + box.bottom().brief(unit)
-        + " from the foot of the page; the trimmed cover begins "
-        + left.brief(unit)
-        + " and "
-        + foot.brief(unit)
-        + " from them: the cover would be cut off its place.";
-  }
-
-  private static boolean within(Size found, Size wanted, Length tolerance) {
-    return !found.width().minus(wanted.width()).abs().isMoreThan(tolerance)
-        && !found.height().minus(wanted.height()).abs().isMoreThan(tolerance);
+  private static Compared.TrimBox trim(
+      PdfFacts.NamedBox box, PdfFacts file, Wrap wrap, Length tolerance) {
+    return new Compared.TrimBox(
+        new Compared.TrimBox.Placed(
+            wrap.trimmed().size(),
+            wrap.trimmed().left(),
+            wrap.sheet().height().minus(wrap.trimmed().bottom())),
+        new Compared.TrimBox.Placed(box.size(), box.left(), box.bottom()),
+        file.first().rotated() != 0,
+        tolerance);
   }
 }

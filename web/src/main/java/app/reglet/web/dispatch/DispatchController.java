@@ -1,9 +1,10 @@
 package app.reglet.web.dispatch;
 
-import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.inspect.Compared;
+import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
@@ -49,7 +50,7 @@ public class DispatchController {
    * @param size in MB
    * @param answers what the house would find in it
    */
-  public record Made(String page, String name, String size, List<FitCheck.Answer> answers) {}
+  public record Made(String page, String name, String size, List<ComparedText.Line> answers) {}
 
   @GetMapping("/editions/{id}/dispatch")
   String page(@PathVariable Long id, Viewer viewer, Model model) {
@@ -87,7 +88,7 @@ public class DispatchController {
   private Made made(Cover cover, Wrap page) {
     if (cover.edition().getBinding().isInPixels()) {
       EbookCover ebook = ebook(cover);
-      return made(cover, page, ebook.file().length, answers(ebook, cover));
+      return made(cover, page, ebook.file().length, FitCheck.of(ebook, page));
     }
     return pressing.with(
         cover,
@@ -102,30 +103,12 @@ public class DispatchController {
                     cover.sheet())));
   }
 
-  private Made made(Cover cover, Wrap page, long bytes, List<FitCheck.Answer> answers) {
+  private Made made(Cover cover, Wrap page, long bytes, List<Compared> compared) {
     return new Made(
         page.page().id(),
         name(cover, page, numbers.take(cover.edition())),
         String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
-        answers);
-  }
-
-  private static List<FitCheck.Answer> answers(EbookCover ebook, Cover cover) {
-    String wanted = cover.sheet().sheet().print(Unit.PX);
-    String found = ebook.width() + " × " + ebook.height() + " px";
-    int most = cover.house().files().mostMegabytes();
-    return List.of(
-        new FitCheck.Answer("Size", found.equals(wanted), wanted, found, ""),
-        new FitCheck.Answer(
-            "File",
-            true,
-            most == 0 ? "JPEG" : "JPEG up to " + most + " MB",
-            String.format(
-                Locale.ROOT,
-                "JPEG, %.2f MB at quality %d",
-                ebook.file().length / 1e6,
-                ebook.quality()),
-            ""));
+        ComparedText.of(compared, cover.house().unit()));
   }
 
   @GetMapping("/editions/{id}/press-file")

@@ -6,6 +6,7 @@ import app.reglet.core.check.Remedy;
 import app.reglet.core.compare.Spread;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.Make;
+import app.reglet.core.house.PageCounts;
 import app.reglet.core.house.SpineRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -13,7 +14,9 @@ import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.drawing.WrapDrawing;
+import app.reglet.press.inspect.BlockCount;
 import app.reglet.press.inspect.BlockFit;
+import app.reglet.press.inspect.BlockFitText;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.web.houses.Houses;
@@ -128,9 +131,16 @@ public class DocketController {
       PdfFacts facts = reading.pdf(upload.path());
       EditionEntity e = cover.edition();
       BindingRules rules = cover.house().rules(e.getBinding());
-      model.addAttribute(
-          "block", BlockFit.of(facts, e.specification(facts.pages()), rules, cover.unit()));
-      model.addAttribute("blockCount", BlockCount.of(facts.pages(), e, rules));
+      BlockFit fit = BlockFit.of(facts, e.specification(facts.pages()), rules);
+      model.addAttribute("block", fit);
+      model.addAttribute("blockSentence", BlockFitText.of(fit, cover.unit()));
+      BlockCount count =
+          BlockCount.of(
+              facts.pages(),
+              Optional.ofNullable(e.getPages()),
+              PageCounts.of(e.specification(facts.pages()), rules));
+      model.addAttribute("blockCount", count);
+      model.addAttribute("blockCountSentence", BlockFitText.of(count));
     } catch (Refusal r) {
       model.addAttribute("blockRefusal", r.getMessage());
     }

@@ -5,6 +5,8 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.inspect.Compared;
+import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.FitSvg;
@@ -160,11 +162,11 @@ public class InspectController {
       model.addAttribute("facts", facts);
       if (edition != null) {
         Cover cover = covers.of(edition, viewer);
-        List<FitCheck.Answer> answers = FitCheck.of(facts, cover.sheet());
+        List<Compared> compared = FitCheck.of(facts, cover.sheet());
         expected(edition, viewer, Optional.of(facts), model);
         model.addAttribute("cover", cover);
-        model.addAttribute("answers", answers);
-        model.addAttribute("fits", answers.stream().allMatch(FitCheck.Answer::fits));
+        model.addAttribute("answers", ComparedText.of(compared, cover.house().unit()));
+        model.addAttribute("fits", compared.stream().allMatch(Compared::fits));
       }
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
