@@ -108,7 +108,7 @@ public class RemedyTest {
           outside++;
           Remedy remedy = findings.get(0).remedies().get(0);
           assertThat(remedy).isInstanceOf(Remedy.IntoSafe.class);
-          found(Mending.apply(remedy, design, wrap), wrap)
+          found(Mending.apply((Remedy.IntoSafe) remedy, design, wrap), wrap)
               .forEach(
                   f ->
                       still.add(

@@ -7,34 +7,6 @@ import java.util.Optional;
 
 /** What would mend a finding, as something a button can do. */
 public sealed interface Remedy {
-  /** Hands itself to the method of its kind. */
-  <R> R accept(Visitor<R> visitor);
-
-  /** What can be done with each kind; a kind that is forgotten does not compile. */
-  interface Visitor<R> {
-    R usePages(UsePages remedy);
-
-    R useTrim(UseTrim remedy);
-
-    R useFlaps(UseFlaps remedy);
-
-    R outsideOnly(OutsideOnly remedy);
-
-    R intoSafe(IntoSafe remedy);
-
-    R fitWords(FitWords remedy);
-
-    R toBleed(ToBleed remedy);
-
-    R clearOfBarcode(ClearOfBarcode remedy);
-
-    R behindBarcode(BehindBarcode remedy);
-
-    R takeOff(TakeOff remedy);
-
-    R placeBarcode(PlaceBarcode remedy);
-  }
-
   /** What the button says. */
   String label(Unit unit);
 
@@ -43,34 +15,74 @@ public sealed interface Remedy {
     return Optional.empty();
   }
 
+  /** What changes the facts of an edition. */
+  sealed interface OfFacts extends Remedy {
+    /** Hands itself to the method of its kind. */
+    void accept(Visitor visitor);
+
+    /** What is done with each kind; a kind that is forgotten does not compile. */
+    interface Visitor {
+      void usePages(UsePages remedy);
+
+      void useTrim(UseTrim remedy);
+
+      void useFlaps(UseFlaps remedy);
+
+      void outsideOnly(OutsideOnly remedy);
+    }
+  }
+
+  /** What changes a design. */
+  sealed interface OfDesign extends Remedy {
+    /** Hands itself to the method of its kind. */
+    <R> R accept(Visitor<R> visitor);
+
+    /** What can be done with each kind; a kind that is forgotten does not compile. */
+    interface Visitor<R> {
+      R intoSafe(IntoSafe remedy);
+
+      R fitWords(FitWords remedy);
+
+      R toBleed(ToBleed remedy);
+
+      R clearOfBarcode(ClearOfBarcode remedy);
+
+      R behindBarcode(BehindBarcode remedy);
+
+      R takeOff(TakeOff remedy);
+
+      R placeBarcode(PlaceBarcode remedy);
+    }
+  }
+
   /** Take this page count. */
-  record UsePages(int pages) implements Remedy {
+  record UsePages(int pages) implements OfFacts {
     @Override
     public String label(Unit unit) {
       return "Use " + pages + " pages";
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.usePages(this);
+    public void accept(Visitor visitor) {
+      visitor.usePages(this);
     }
   }
 
   /** Take this trim size. */
-  record UseTrim(Size trim) implements Remedy {
+  record UseTrim(Size trim) implements OfFacts {
     @Override
     public String label(Unit unit) {
       return "Use " + trim.brief(unit);
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.useTrim(this);
+    public void accept(Visitor visitor) {
+      visitor.useTrim(this);
     }
   }
 
   /** Take these flaps. */
-  record UseFlaps(Flaps flaps) implements Remedy {
+  record UseFlaps(Flaps flaps) implements OfFacts {
     @Override
     public String label(Unit unit) {
       return flaps.front().equals(flaps.back())
@@ -83,26 +95,26 @@ public sealed interface Remedy {
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.useFlaps(this);
+    public void accept(Visitor visitor) {
+      visitor.useFlaps(this);
     }
   }
 
   /** Leave the inside of the cover unprinted. */
-  record OutsideOnly() implements Remedy {
+  record OutsideOnly() implements OfFacts {
     @Override
     public String label(Unit unit) {
       return "Print the outside only";
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.outsideOnly(this);
+    public void accept(Visitor visitor) {
+      visitor.outsideOnly(this);
     }
   }
 
   /** Move the piece, or make it smaller, so that it keeps to the safe zone. */
-  record IntoSafe(String piece) implements Remedy {
+  record IntoSafe(String piece) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -120,7 +132,7 @@ public sealed interface Remedy {
   }
 
   /** Let the words shrink to their box. */
-  record FitWords(String piece) implements Remedy {
+  record FitWords(String piece) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -138,7 +150,7 @@ public sealed interface Remedy {
   }
 
   /** Hang the piece on the bleed edge instead of the trim. */
-  record ToBleed(String piece) implements Remedy {
+  record ToBleed(String piece) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -156,7 +168,7 @@ public sealed interface Remedy {
   }
 
   /** Move words, or make their box smaller, so that they stand clear of the barcode area. */
-  record ClearOfBarcode(String piece) implements Remedy {
+  record ClearOfBarcode(String piece) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -174,7 +186,7 @@ public sealed interface Remedy {
   }
 
   /** Put the piece behind the barcode. */
-  record BehindBarcode(String piece) implements Remedy {
+  record BehindBarcode(String piece) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -196,7 +208,7 @@ public sealed interface Remedy {
    *
    * @param name what people call it
    */
-  record TakeOff(String piece, String name) implements Remedy {
+  record TakeOff(String piece, String name) implements OfDesign {
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -214,7 +226,7 @@ public sealed interface Remedy {
   }
 
   /** Put the barcode in its area. */
-  record PlaceBarcode() implements Remedy {
+  record PlaceBarcode() implements OfDesign {
     @Override
     public String label(Unit unit) {
       return "Put the barcode in its area";

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 
 /** Carries a finding's remedy out on a design. */
-public final class Mending implements Remedy.Visitor<Design> {
+public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   /** Between words and the barcode area. */
   private static final Length AIR = Length.mm("1");
 
@@ -26,8 +26,8 @@ public final class Mending implements Remedy.Visitor<Design> {
     this.wrap = wrap;
   }
 
-  /** The mended design; unchanged when the remedy is not of the design or its piece is gone. */
-  public static Design apply(Remedy remedy, Design design, Wrap wrap) {
+  /** The mended design; unchanged when its piece is gone. */
+  public static Design apply(Remedy.OfDesign remedy, Design design, Wrap wrap) {
     return remedy.accept(new Mending(design, wrap));
   }
 
@@ -64,26 +64,6 @@ public final class Mending implements Remedy.Visitor<Design> {
   @Override
   public Design placeBarcode(Remedy.PlaceBarcode r) {
     return placeBarcode(design);
-  }
-
-  @Override
-  public Design usePages(Remedy.UsePages r) {
-    return design;
-  }
-
-  @Override
-  public Design useTrim(Remedy.UseTrim r) {
-    return design;
-  }
-
-  @Override
-  public Design useFlaps(Remedy.UseFlaps r) {
-    return design;
-  }
-
-  @Override
-  public Design outsideOnly(Remedy.OutsideOnly r) {
-    return design;
   }
 
   /** What is in a group goes with its group, which alone hangs on the wrap. */

@@ -245,7 +245,7 @@ public sealed interface Edit
   }
 
   /** A remedy of a finding carried out. */
-  record Mend(Remedy remedy, String label) implements OfNone {
+  record Mend(Remedy.OfDesign remedy, String label) implements OfNone {
     @Override
     public List<String> pieces() {
       return remedy.changes().stream().toList();

@@ -146,11 +146,13 @@ public final class EditReader {
     String code = typed.text("code");
     String piece = typed.text("piece", "");
     int choice = (int) typed.figure("choice", "choice", 0, 20, 0);
-    Remedy remedy =
+    Remedy.OfDesign remedy =
         findings.stream()
             .filter(f -> f.code().equals(code) && f.piece().orElse("").equals(piece))
             .filter(f -> choice < f.remedies().size())
             .map(f -> f.remedies().get(choice))
+            .filter(Remedy.OfDesign.class::isInstance)
+            .map(Remedy.OfDesign.class::cast)
             .findFirst()
             .orElseThrow(
                 () -> new Refusal("This finding is no longer there: the cover has changed since."));

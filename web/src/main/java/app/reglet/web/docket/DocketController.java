@@ -107,10 +107,12 @@ public class DocketController {
   String remedy(
       @PathVariable Long id, @RequestParam String code, @RequestParam int choice, Viewer viewer) {
     Cover cover = covers.of(id, viewer);
-    Remedy remedy =
+    Remedy.OfFacts remedy =
         cover.findings().stream()
             .filter(f -> f.code().equals(code) && choice >= 0 && choice < f.remedies().size())
             .map(f -> f.remedies().get(choice))
+            .filter(Remedy.OfFacts.class::isInstance)
+            .map(Remedy.OfFacts.class::cast)
             .findFirst()
             .orElseThrow(
                 () ->

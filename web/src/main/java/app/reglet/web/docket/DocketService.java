@@ -238,7 +238,7 @@ public class DocketService {
 
   /** Carries a remedy of the docket out. */
   @Transactional
-  public void apply(Long id, Remedy remedy) {
+  public void apply(Long id, Remedy.OfFacts remedy) {
     EditionEntity edition =
         editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
     remedy.accept(new MendingFacts(edition));
