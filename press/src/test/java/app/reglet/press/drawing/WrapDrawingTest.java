@@ -7,11 +7,14 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Dimension;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Zone;
 import app.reglet.press.Everywhere;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
@@ -113,7 +116,7 @@ public class WrapDrawingTest {
       assertThat(panels + margins).as(named(w)).isCloseTo(w.sheet().width().toMm(), within(1e-6));
       double shown =
           w.dimensions().stream()
-              .filter(d -> d.axis() == app.reglet.core.wrap.Dimension.Axis.ACROSS && d.row() == 0)
+              .filter(d -> d.axis() == Dimension.Axis.ACROSS && d.row() == 0)
               .mapToDouble(d -> d.length().toMm())
               .sum();
       // both margins are as wide: one of them carries the figure
@@ -122,6 +125,166 @@ public class WrapDrawingTest {
           .as(named(w))
           .isCloseTo(w.sheet().width().toMm(), within(1e-6));
     }
+  }
+
+  private static List<Rectangle2D> bounds(List<Mark.Group> groups, String layer) {
+    return groups.stream()
+        .filter(g -> g.name().equals(layer))
+        .flatMap(g -> g.marks().stream())
+        .filter(Mark.Path.class::isInstance)
+        .map(m -> ((Mark.Path) m).shape().getBounds2D())
+        .toList();
+  }
+
+  private static Rectangle2D box(Box box) {
+    return Rect.of(box).shape();
+  }
+
+  private static void same(Rectangle2D found, Rectangle2D wanted, String what) {
+    assertThat(
+            Math.abs(found.getMinX() - wanted.getMinX())
+                + Math.abs(found.getMinY() - wanted.getMinY())
+                + Math.abs(found.getMaxX() - wanted.getMaxX())
+                + Math.abs(found.getMaxY() - wanted.getMaxY()))
+        .as(what + ": " + found + " for " + wanted)
+        .isLessThan(1e-6);
+  }
+
+  /** Trim, safe zones, folds and the barcode area are drawn where they were measured. */
+  @Test
+  public void guidesLieWhereTheyWereMeasured() {
+    double px = 0.3;
+    for (Wrap w : wraps()) {
+      String of = named(w);
+      List<Mark.Group> guides = Guides.of(w, Unit.MM, px, false);
+      List<Rectangle2D> trim = bounds(guides, "trim");
+      same(trim.get(0), box(w.trimmed()), of + " trim");
+      Rectangle2D sheet = box(w.sheetBox());
+      // the knife's marks begin two and end nine beyond the sheet, on the trim's lines
+      same(
+          trim.get(1),
+          new Rectangle2D.Double(
+              -9 * px, -9 * px, sheet.getWidth() + 18 * px, sheet.getHeight() + 18 * px),
+          of + " ticks");
+      List<Rectangle2D> safe = bounds(guides, "safe");
+      List<Box> measured =
+          w.panels().stream().map(p -> p.safe()).filter(b -> !b.isEmpty()).toList();
+      assertThat(safe).as(of).hasSameSizeAs(measured);
+      for (int i = 0; i < safe.size(); i++) {
+        same(safe.get(i), box(measured.get(i)), of + " safe");
+      }
+      List<Rectangle2D> folds = bounds(guides, "fold");
+      assertThat(folds).as(of).hasSameSizeAs(w.folds());
+      for (int i = 0; i < folds.size(); i++) {
+        same(
+            folds.get(i),
+            new Rectangle2D.Double(
+                w.folds().get(i).x().toMm(), -7 * px, 0, sheet.getHeight() + 14 * px),
+            of + " fold");
+      }
+      List<Box> areas =
+          w.zones().stream().filter(z -> z.kind() == Zone.Kind.BARCODE).map(z -> z.box()).toList();
+      List<Rectangle2D> drawn = bounds(guides, "barcode");
+      assertThat(drawn).as(of).hasSize(2 * areas.size());
+      for (int i = 0; i < areas.size(); i++) {
+        same(drawn.get(2 * i), box(areas.get(i)), of + " barcode area");
+      }
+      same(bounds(guides, "centres").get(0), box(w.trimmed()), of + " centre lines");
+      for (Mark.Group g : guides) {
+        if (List.of("hinge", "glue", "bleed", "turn-in").contains(g.name())) {
+          assertThat(g.marks()).as(of + " " + g.name()).isNotEmpty();
+        }
+      }
+    }
+  }
+
+  /**
+   * Each dimension's line runs from one edge of what it measures to the other, between extension
+   * lines at those edges, with an arrowhead or dot at each, and its figure is beside that line.
+   */
+  @Test
+  public void dimensionLinesEndAtTheEdgesTheyMeasure() {
+    for (Wrap w : wraps()) {
+      WrapDrawing d = WrapDrawing.of(w, Unit.MM);
+      List<Rectangle2D> lines = bounds(d.marks(), "dimensions");
+      List<Mark.Label> labels =
+          d.marks().stream()
+              .filter(g -> g.name().equals("dimensions"))
+              .flatMap(g -> g.marks().stream())
+              .filter(Mark.Label.class::isInstance)
+              .map(Mark.Label.class::cast)
+              .filter(l -> l.kind().equals("figure"))
+              .toList();
+      for (Dimension dimension : w.dimensions()) {
+        boolean across = dimension.axis() == Dimension.Axis.ACROSS;
+        String of = named(w) + " " + dimension;
+        double a = dimension.from().toMm();
+        double b = dimension.to().toMm();
+        double edge = across ? w.sheet().height().toMm() : 0;
+        for (double at : new double[] {a, b}) {
+          assertThat(lines)
+              .as(of + ": extension line at " + at)
+              .anyMatch(
+                  l ->
+                      across
+                          ? near(l.getMinX(), at) && near(l.getMaxX(), at) && l.getMinY() > edge
+                          : near(l.getMinY(), at) && near(l.getMaxY(), at) && l.getMaxX() < edge);
+        }
+        // the line itself: from edge to edge, or as far beyond each where its arrows stand outside
+        List<Rectangle2D> own =
+            lines.stream()
+                .filter(l -> across ? l.getHeight() < 1e-9 : l.getWidth() < 1e-9)
+                .filter(l -> across ? l.getMinY() > edge : l.getMaxX() < edge)
+                .filter(
+                    l -> {
+                      double before = a - (across ? l.getMinX() : l.getMinY());
+                      double after = (across ? l.getMaxX() : l.getMaxY()) - b;
+                      return before > -1e-6 && near(before, after) && before < (b - a) + 30;
+                    })
+                .toList();
+        assertThat(own).as(of + ": its line").isNotEmpty();
+        assertThat(own)
+            .as(of + ": heads at both ends, a figure beside it")
+            .anyMatch(
+                l -> {
+                  double y = across ? l.getMinY() : l.getMinX();
+                  boolean heads =
+                      lines.stream()
+                              .filter(h -> h.getWidth() > 0 && h.getHeight() > 0)
+                              .filter(h -> near(across ? h.getCenterY() : h.getCenterX(), y))
+                              .filter(h -> touches(h, a, across) || touches(h, b, across))
+                              .count()
+                          >= 2;
+                  String text = dimension.length().figure(Unit.MM, Unit.MM.decimals());
+                  boolean figure =
+                      labels.stream()
+                          .filter(f -> f.text().equals(text))
+                          .anyMatch(
+                              f ->
+                                  Math.abs((across ? f.y() : f.x()) - y) < 60 * px(w, d)
+                                      && (across ? f.x() : f.y()) > a - 40 * px(w, d)
+                                      && (across ? f.x() : f.y()) < b + 40 * px(w, d));
+                  return heads && figure;
+                });
+      }
+    }
+  }
+
+  /** Width of a pixel of the drawing in mm: the sheet begins 9 pixels below its trim's marks. */
+  private static double px(Wrap w, WrapDrawing d) {
+    double highest =
+        bounds(d.marks(), "trim").stream().mapToDouble(Rectangle2D::getMinY).min().orElseThrow();
+    return -highest / 9;
+  }
+
+  private static boolean touches(Rectangle2D head, double at, boolean across) {
+    double from = across ? head.getMinX() : head.getMinY();
+    double to = across ? head.getMaxX() : head.getMaxY();
+    return near(from, at) || near(to, at) || near((from + to) / 2, at);
+  }
+
+  private static boolean near(double a, double b) {
+    return Math.abs(a - b) < 1e-6;
   }
 
   @Test
