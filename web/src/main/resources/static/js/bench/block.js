@@ -1,5 +1,5 @@
 // The title block, the margin and the tools: fields send what they hold, buttons what they say.
-import { board, chosen, toggled, looking } from "./model.js";
+import { board, chosen, hand, piece, toggled, looking } from "./model.js";
 import { choose, edit, post } from "./answers.js";
 import { hold } from "./overlay.js";
 import { takeOff } from "./keys.js";
@@ -11,7 +11,7 @@ function send(field) {
   const fields = { [field.name]: field.type === "checkbox" ? (field.checked ? "on" : "off") : field.value, stay: "yes" };
   if (["set", "place", "turn", "appear", "hang", "hide", "lock"].includes(field.dataset.edit)) fields.piece = chosen();
   if (field.dataset.edit === "place") fields.from = field.closest("[data-from]").dataset.from;
-  if (["hang", "hide", "lock"].includes(field.dataset.edit) || field.name === "source" || field.dataset.edit === "swatch") delete fields.stay;
+  if (["hang", "hide", "lock"].includes(field.dataset.edit) || field.name === "source" || "anew" in field.dataset || field.dataset.edit === "swatch") delete fields.stay;
   if (field.dataset.name) fields.name = field.dataset.name;
   const focused = field.id;
   return edit(field.dataset.edit, fields).then(() => {
@@ -23,7 +23,7 @@ function send(field) {
 /** The picker and the text of one colour say the same. */
 function pair(field) {
   if (!field.isConnected) return;
-  if (field.name === "colour" && field.type !== "color") {
+  if (isColour(field) && field.type !== "color") {
     const picker = field.parentElement.querySelector("input[type=color]");
     const hex = field.value.trim().replace(/^#(.)(.)(.)$/, "#$1$1$2$2$3$3");
     if (picker && /^#[0-9a-f]{6}$/i.test(hex)) picker.value = hex;
@@ -34,7 +34,31 @@ function pair(field) {
   if (text && document.activeElement !== text) text.value = field.value;
 }
 
-const live = (field) => field.matches("textarea, [type=range], [type=color]") || (field.matches("input") && ["set", "ground"].includes(field.dataset.edit) && field.name !== "colour" && field.type !== "checkbox");
+const isColour = (field) => /colour$/i.test(field.name);
+const live = (field) => field.matches("textarea, [type=range], [type=color]") || (field.matches("input") && ["set", "ground"].includes(field.dataset.edit) && !isColour(field) && !("late" in field.dataset) && field.type !== "checkbox");
+
+// ---- leaves: one is open at a time, and stays open while its piece is in the hand
+
+let leaf = { of: null, id: null };
+document.addEventListener("toggle", (e) => {
+  if (!e.target.matches?.("details.leafed")) return;
+  if (e.target.open) leaf = { of: chosen(), id: e.target.id };
+  else if (leaf.id === e.target.id && e.target.isConnected) leaf.id = null;
+}, true);
+
+function reopen() {
+  if (leaf.id === null) return;
+  const now = document.getElementById(leaf.id);
+  if (leaf.of === chosen() && now) now.open = true;
+  else leaf.id = null;
+}
+
+document.addEventListener("keydown", (e) => {
+  const open = e.key === "Escape" && e.target.closest?.("details.leafed[open]");
+  if (!open) return;
+  open.open = false;
+  open.querySelector("summary").focus();
+});
 
 document.addEventListener("input", (e) => {
   const field = e.target.closest?.("#title-block [data-edit]");
@@ -112,16 +136,19 @@ document.addEventListener("submit", async (e) => {
   if (e.target.id === "add-form") {
     e.preventDefault();
     const what = document.getElementById("add-what").value;
+    const on = piece(hand()[0] ?? "")?.on || "front";
+    const [kind, which] = what.split(":");
     if (what === "picture") {
       document.getElementById("add-picture").click();
       return;
     }
-    await edit("add", { what });
+    if (kind === "shape") await edit("add", { what: kind, figure: which, panel: on });
+    else if (kind === "frame") await edit("add", { what: kind, panel: which });
+    else await edit("add", what === "band" ? { what, panel: on } : { what });
     hold(chosen())?.focus({ preventScroll: true });
   } else if (e.target.id === "swatch-form") {
     e.preventDefault();
     await edit("swatch", Object.fromEntries(new FormData(e.target)));
-    document.querySelector("#title-block .palette")?.setAttribute("open", "");
   }
 });
 
@@ -163,6 +190,7 @@ document.addEventListener("input", (e) => ["bg-x", "bg-y"].includes(e.target.id)
 
 function paint() {
   for (const s of document.querySelectorAll("[data-colour]")) s.style.background = s.dataset.colour;
+  reopen();
   markFocus();
 }
 document.addEventListener("htmx:afterSettle", paint);

@@ -8,12 +8,14 @@ import app.reglet.core.design.Centred;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
+import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
@@ -22,6 +24,7 @@ import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import java.util.List;
 import java.util.Locale;
 
 /** Puts new pieces on the outside, in their panel's middle and never exactly on another. */
@@ -46,6 +49,16 @@ final class Adding implements Addition.Kinds<Design> {
   @Override
   public Design band(Addition.AddBand e) {
     return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, bandOf(e)));
+  }
+
+  @Override
+  public Design shape(Addition.AddShape e) {
+    return inFront(shapeOf(e));
+  }
+
+  @Override
+  public Design frame(Addition.AddFrame e) {
+    return inFront(frameOf(e));
   }
 
   @Override
@@ -172,6 +185,48 @@ final class Adding implements Addition.Kinds<Design> {
         Anchors.hung(
             new Region(Region.Bounds.BLEED, e.panel()), Span.Hold.BOTH, Span.Hold.START, box, wrap),
         Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
+  }
+
+  private Piece shapeOf(Addition.AddShape e) {
+    Box trim = panel(e.panel()).trim();
+    boolean line = !e.figure().isClosed();
+    Length width = trim.width().dividedBy(line ? 2 : 3);
+    Length height = line ? Length.mm("4") : width.min(trim.height().dividedBy(3));
+    Box box =
+        free(
+            new Box(
+                trim.centreX().minus(width.half()),
+                trim.centreY().minus(height.half()),
+                width,
+                height),
+            trim);
+    Stroke edge =
+        line ? new Stroke(Paint.of(ink()), Length.mm("0.5"), List.of(), Stroke.Side.CENTRED) : null;
+    return new Piece(
+        design.freeId("shape"),
+        e.name(),
+        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
+        new Content.Shape(e.figure(), line ? null : Paint.of(ink()), edge));
+  }
+
+  /** It follows the edges it is stretched between: on any wrap it is as far from them as here. */
+  private Piece frameOf(Addition.AddFrame e) {
+    Panel front = panel(e.panel() == null ? PanelKind.FRONT : e.panel());
+    Length in = front.safe().top().minus(front.trim().top());
+    Anchors anchors =
+        e.panel() == null
+            ? Anchors.stretched(Region.TRIMMED, in, in, in, in)
+            : Anchors.filling(Region.safe(e.panel()));
+    String of =
+        e.panel() == null ? "the whole" : "the " + e.panel().title().toLowerCase(Locale.ROOT);
+    return new Piece(
+        design.freeId("frame"),
+        "Frame round " + of,
+        anchors,
+        new Content.Shape(
+            Figure.RECTANGLE,
+            null,
+            new Stroke(Paint.of(ink()), Length.mm("0.5"), List.of(), Stroke.Side.INSIDE)));
   }
 
   private Piece pictureOf(Addition.AddPicture e) {

@@ -1,6 +1,7 @@
 package app.reglet.core.edit;
 
 import app.reglet.core.book.Fact;
+import app.reglet.core.design.Figure;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
 
@@ -25,6 +26,10 @@ public sealed interface Addition extends Edit {
 
     R band(AddBand edit);
 
+    R shape(AddShape edit);
+
+    R frame(AddFrame edit);
+
     R picture(AddPicture edit);
 
     R barcode(AddBarcode edit);
@@ -47,6 +52,26 @@ public sealed interface Addition extends Edit {
     @Override
     public <R> R add(Kinds<R> kinds) {
       return kinds.band(this);
+    }
+  }
+
+  /** A form put in a panel's middle. */
+  record AddShape(PanelKind panel, Figure figure, String name) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.shape(this);
+    }
+  }
+
+  /**
+   * A line round a panel or the whole cover, as far inside as its safe zone.
+   *
+   * @param panel null for the whole cover
+   */
+  record AddFrame(PanelKind panel) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.frame(this);
     }
   }
 

@@ -6,22 +6,27 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import java.util.List;
 
 /** Reads what is typed about a piece's content; what is not sent stays. */
 final class ContentReader {
   private final Typed typed;
   private final EditReader.Faces faces;
+  private final PaintReader paints;
 
   ContentReader(Typed typed, EditReader.Faces faces) {
     this.typed = typed;
     this.faces = faces;
+    this.paints = new PaintReader(typed);
   }
 
   Content changed(Piece piece) {
@@ -36,7 +41,7 @@ final class ContentReader {
 
               @Override
               public Content shape(Content.Shape shape) {
-                return shape.withFill(paint(shape.fill()));
+                return changed(shape);
               }
 
               @Override
@@ -74,7 +79,7 @@ final class ContentReader {
         face,
         size,
         typed.flag("fit", old.fit()),
-        paint(old.paint()),
+        filled(old.paint()),
         old.outline(),
         typed.choice("align", old.align()),
         typed.choice("vertical", old.vertical()),
@@ -84,8 +89,35 @@ final class ContentReader {
         typed.choice("direction", old.direction()));
   }
 
-  private Paint paint(Paint old) {
-    return typed.has("colour") ? Paint.of(Colour.parse(typed.text("colour"))) : old;
+  /** A line has no inside, but must be seen: it takes an edge of what it was filled with. */
+  private Content changed(Content.Shape old) {
+    Figure figure = new FigureReader(typed).changed(old.figure());
+    Paint fill = paints.paint(old.fill());
+    Stroke edge = paints.edge(old.stroke());
+    if (!figure.isClosed() && edge == null) {
+      edge =
+          typed.has("edge")
+              ? null
+              : new Stroke(
+                  fill instanceof Paint.Flat ? fill : Paint.of(Colour.BLACK_INK),
+                  Length.mm("0.5"),
+                  List.of(),
+                  Stroke.Side.CENTRED);
+    }
+    if (edge == null && (fill == null || !figure.isClosed())) {
+      throw new Refusal(
+          "Without a fill and without an edge nothing of it would be seen: give it the other first, or take it off.");
+    }
+    return new Content.Shape(figure, fill, edge);
+  }
+
+  /** What must be filled with something. */
+  private Paint filled(Paint old) {
+    Paint paint = paints.paint(old);
+    if (paint == null) {
+      throw new Refusal("fill", "This must have a colour: hide it if it should not be seen.");
+    }
+    return paint;
   }
 
   private Focus focus(Focus old) {
@@ -96,7 +128,7 @@ final class ContentReader {
 
   Ground changed(Ground old) {
     return new Ground(
-        paint(old.paint()),
+        filled(old.paint()),
         typed.text("picture", old.picture()),
         focus(old.focus()),
         typed.choice("extent", old.extent()));

@@ -7,6 +7,7 @@ import app.reglet.core.check.Finding;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
@@ -16,6 +17,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -128,6 +130,12 @@ public final class EditReader {
     return switch (what) {
       case "band" -> new Addition.AddBand(typed.choice("panel", PanelKind.FRONT));
       case "barcode" -> new Addition.AddBarcode();
+      case "shape" -> shape();
+      case "frame" ->
+          new Addition.AddFrame(
+              typed.text("panel", "").equals("whole")
+                  ? null
+                  : typed.choice("panel", PanelKind.FRONT));
       default -> {
         String[] parts = what.split(":", 2);
         Fact fact =
@@ -135,6 +143,18 @@ public final class EditReader {
         yield new Addition.AddWords(Choices.of(PanelKind.class, parts[0]), fact);
       }
     };
+  }
+
+  private Edit shape() {
+    String figure = typed.text("figure").toLowerCase(Locale.ROOT);
+    Figure form = FigureReader.ofKind(figure, Figure.RECTANGLE);
+    String name =
+        switch (figure) {
+          case "level", "upright", "falling", "rising" -> "Line";
+          case "free" -> "Polygon";
+          default -> Character.toUpperCase(figure.charAt(0)) + figure.substring(1);
+        };
+    return new Addition.AddShape(typed.choice("panel", PanelKind.FRONT), form, name);
   }
 
   private Edit ground() {

@@ -10,6 +10,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.stream.Collectors;
 
 /** Tells a change in a few words, as history and undo show it: {@code Title moved 3 mm right}. */
@@ -160,6 +161,21 @@ public final class EditSentence implements Edit.Visitor<String> {
         }
 
         @Override
+        public String shape(Addition.AddShape e) {
+          return e.name().toLowerCase(Locale.ROOT)
+              + " on the "
+              + e.panel().title().toLowerCase(Locale.ROOT);
+        }
+
+        @Override
+        public String frame(Addition.AddFrame e) {
+          return "frame round "
+              + (e.panel() == null
+                  ? "the whole cover"
+                  : "the " + e.panel().title().toLowerCase(Locale.ROOT));
+        }
+
+        @Override
         public String picture(Addition.AddPicture e) {
           return "picture " + e.name();
         }
@@ -197,6 +213,11 @@ public final class EditSentence implements Edit.Visitor<String> {
         return "in another colour";
       }
       return "set otherwise";
+    }
+    if (now instanceof Content.Shape s && was instanceof Content.Shape old) {
+      return !s.figure().equals(old.figure())
+          ? "in another form"
+          : Objects.equals(s.stroke(), old.stroke()) ? "filled otherwise" : "with another edge";
     }
     return now instanceof Content.Picture ? "with another picture" : "in another colour";
   }

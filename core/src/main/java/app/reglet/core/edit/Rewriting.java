@@ -90,7 +90,26 @@ final class Rewriting implements Content.Visitor<Content> {
         new Figure.Visitor<>() {
           @Override
           public Figure rectangle(Figure.Rectangle r) {
-            return new Figure.Rectangle(length.apply(r.radius()));
+            return new Figure.Rectangle(
+                length.apply(r.topLeft()),
+                length.apply(r.topRight()),
+                length.apply(r.bottomRight()),
+                length.apply(r.bottomLeft()));
+          }
+
+          @Override
+          public Figure regular(Figure.Regular g) {
+            return g;
+          }
+
+          @Override
+          public Figure free(Figure.Free g) {
+            return g;
+          }
+
+          @Override
+          public Figure line(Figure.Line g) {
+            return g;
           }
 
           @Override

@@ -5,6 +5,8 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -39,6 +41,16 @@ record Typed(Map<String, String> fields, Unit unit) {
   /** The length typed, empty when the field was not sent. */
   Optional<Length> lengthIfAny(String name) {
     return has(name) ? Optional.of(length(name)) : Optional.empty();
+  }
+
+  /** Several lengths, parted by commas, or by spaces when there are none. */
+  List<Length> lengths(String name, Unit ofNone) {
+    String text = text(name).strip();
+    if (text.isEmpty()) {
+      return List.of();
+    }
+    String between = text.matches("(?s).*[,;].*") ? "\\s*[,;]\\s*" : "\\s+(?=[\\d.−-])";
+    return Arrays.stream(text.split(between)).map(t -> Length.parse(t, ofNone)).toList();
   }
 
   /** A checkbox: a hidden {@code off} stands before its {@code on}. */

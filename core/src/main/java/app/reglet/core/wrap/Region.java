@@ -4,17 +4,19 @@ import app.reglet.core.Refusal;
 import java.util.Locale;
 
 /**
- * A named box that a piece can hang on: {@code sheet}, {@code barcode}, a panel's {@code
- * front.trim}, {@code front.safe}, {@code front.bleed}; or, inside a group, {@code group}.
+ * A named box that a piece can hang on: {@code sheet}, {@code trimmed}, {@code barcode}, a panel's
+ * {@code front.trim}, {@code front.safe}, {@code front.bleed}; or, inside a group, {@code group}.
  *
  * @param bounds which bounds
- * @param panel of which panel; null for the sheet and a group
+ * @param panel of which panel; null for the sheet, the trimmed cover and a group
  */
 public record Region(Bounds bounds, PanelKind panel) {
   /** Which bounds of a panel. */
   public enum Bounds {
     /** The whole sheet. */
     SHEET,
+    /** The whole cover after the knife. */
+    TRIMMED,
     /** To the edge of bleed or turn-in. */
     BLEED,
     /** As it will be seen. */
@@ -28,6 +30,7 @@ public record Region(Bounds bounds, PanelKind panel) {
   }
 
   public static final Region SHEET = new Region(Bounds.SHEET, null);
+  public static final Region TRIMMED = new Region(Bounds.TRIMMED, null);
   public static final Region BARCODE = new Region(Bounds.BARCODE, PanelKind.BACK);
 
   public static final Region GROUP = new Region(Bounds.GROUP, null);
@@ -44,6 +47,7 @@ public record Region(Bounds bounds, PanelKind panel) {
   public String id() {
     return switch (bounds) {
       case SHEET -> "sheet";
+      case TRIMMED -> "trimmed";
       case BARCODE -> "barcode";
       case GROUP -> "group";
       default -> panel.id() + "." + bounds.name().toLowerCase(Locale.ROOT);
@@ -58,6 +62,9 @@ public record Region(Bounds bounds, PanelKind panel) {
   public static Region parse(String id) {
     if (id.equals("sheet")) {
       return SHEET;
+    }
+    if (id.equals("trimmed")) {
+      return TRIMMED;
     }
     if (id.equals("barcode")) {
       return BARCODE;

@@ -104,6 +104,7 @@ public record Wrap(
   public Optional<Box> box(Region region) {
     return switch (region.bounds()) {
       case SHEET -> Optional.of(sheetBox());
+      case TRIMMED -> Optional.of(trimmed());
       case BARCODE -> zone(Zone.Kind.BARCODE, PanelKind.BACK).map(Zone::box);
       case BLEED -> panel(region.panel()).map(Panel::art);
       case TRIM -> panel(region.panel()).map(Panel::trim);

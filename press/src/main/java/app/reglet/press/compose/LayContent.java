@@ -2,16 +2,16 @@ package app.reglet.press.compose;
 
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
-import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
+import app.reglet.core.measure.Point;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
-import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
@@ -21,6 +21,7 @@ import app.reglet.press.type.Setter;
 import app.reglet.press.type.Typeface;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -85,49 +86,30 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   @Override
   public List<Mark> shape(Content.Shape shape) {
     Shape path = Figures.in(shape.figure(), rect);
-    Fill fill = shape.fill() == null ? null : lay.fills.of(shape.fill(), rect);
     List<Mark> marks = new ArrayList<>();
-    if (fill != null) {
-      lay.laid.add(new Laid.Area(piece.id(), piece.name(), outline(path)));
-      marks.add(new Mark.Path(path, fill, null));
+    List<List<Point>> covered = new ArrayList<>();
+    if (shape.fill() != null && shape.figure().isClosed()) {
+      covered.addAll(outline(shape.figure(), path).parts());
+      marks.add(new Mark.Path(path, lay.fills.of(shape.fill(), rect), null));
     }
     if (shape.stroke() != null) {
-      marks.addAll(stroke(path, shape.stroke()));
+      Strokes line = new Strokes(path, shape.figure().isClosed(), shape.stroke());
+      covered.addAll(line.outline(box, toSheet).parts());
+      marks.addAll(line.marks(lay.fills.of(shape.stroke().paint(), rect), rect));
+    }
+    if (!covered.isEmpty()) {
+      lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered)));
     }
     return marks;
   }
 
-  private Outline outline(Shape path) {
-    return path instanceof java.awt.geom.Rectangle2D
+  private Outline outline(Figure figure, Shape path) {
+    boolean hollow = figure instanceof Figure.Regular g && g.notch() > 0;
+    return path instanceof Rectangle2D
         ? Outlines.of(box, toSheet)
-        : Outlines.hull(path, toSheet);
-  }
-
-  /** A line inside or outside an edge is a line of twice the width, cut along the edge. */
-  private List<Mark> stroke(Shape path, Stroke stroke) {
-    if (stroke.side() == Stroke.Side.CENTRED) {
-      return List.of(new Mark.Path(path, null, lay.fills.pen(stroke, rect, 1)));
-    }
-    Mark line =
-        new Mark.Path(
-            path,
-            null,
-            new Pen(
-                lay.fills.of(stroke.paint(), rect),
-                2 * stroke.width().toMm(),
-                stroke.dashes().stream().map(Length::toMm).toList()));
-    Shape clip = path;
-    if (stroke.side() == Stroke.Side.OUTSIDE) {
-      double w = stroke.width().toMm() + 1;
-      java.awt.geom.Path2D round =
-          new java.awt.geom.Path2D.Double(java.awt.geom.Path2D.WIND_EVEN_ODD);
-      round.append(
-          new Rect(rect.x() - w, rect.y() - w, rect.width() + 2 * w, rect.height() + 2 * w).shape(),
-          false);
-      round.append(path, false);
-      clip = round;
-    }
-    return List.of(Mark.Group.clipped(clip, line));
+        : hollow || figure instanceof Figure.Free
+            ? Trapezes.of(path, toSheet)
+            : Outlines.hull(path, toSheet);
   }
 
   @Override

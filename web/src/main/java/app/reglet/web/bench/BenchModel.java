@@ -46,7 +46,7 @@ record BenchModel(
   /** A unit: its symbol, how many mm it is, and the decimals its figures have. */
   record Shown(String symbol, double mm, int decimals) {}
 
-  /** A panel: its name and its trimmed box. */
+  /** A panel, or with an empty id the whole cover: its name and its trimmed box. */
   record Part(String id, String name, double[] box) {}
 
   /**
@@ -91,6 +91,7 @@ record BenchModel(
             new Part(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT), box(p.trim())));
       }
     }
+    panels.add(new Part("", "trimmed cover", box(wrap.trimmed())));
     y.add(wrap.trimmed().centreY().toMm());
     for (Fold f : wrap.folds()) {
       x.add(f.x().toMm());

@@ -4,7 +4,6 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.StartingLayout;
-import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
@@ -83,6 +82,7 @@ class BenchPage {
     model.addAttribute("ground", cover.outside().ground());
     model.addAttribute("groundColour", TitleBlock.ground(cover.design()));
     model.addAttribute("groundOnScreen", TitleBlock.groundOnScreen(cover.design()));
+    model.addAttribute("groundFill", FillView.of(cover.outside().ground().paint(), cover.design()));
     model.addAttribute(
         "aboutPicture", pictures.about(cover.outside().ground().picture()).orElse(null));
     List<Piece> hand = hand(cover.design(), chosen);
@@ -187,41 +187,11 @@ class BenchPage {
                       new Region(Region.Bounds.BLEED, p.kind()).id(),
                       name + (wrap.turnIn() ? "turn-in" : "bleed")));
             });
+    regions.add(new Choice(Region.TRIMMED.id(), "trimmed cover"));
     regions.add(new Choice(Region.SHEET.id(), "sheet"));
     if (wrap.box(Region.BARCODE).isPresent()) {
       regions.add(new Choice(Region.BARCODE.id(), "barcode area"));
     }
     return regions;
-  }
-
-  /** Something that can be put on a cover. */
-  public record Addable(String what, String name) {
-    static List<Addable> of(Wrap wrap) {
-      List<Addable> all = new ArrayList<>();
-      add(all, wrap, PanelKind.FRONT, Fact.TITLE, Fact.SUBTITLE, Fact.AUTHOR, null);
-      add(all, wrap, PanelKind.SPINE, Fact.TITLE, Fact.AUTHOR, Fact.IMPRINT);
-      add(all, wrap, PanelKind.BACK, Fact.BLURB, Fact.PRICE, Fact.IMPRINT, null);
-      add(all, wrap, PanelKind.FRONT_FLAP, Fact.BLURB, null);
-      add(all, wrap, PanelKind.BACK_FLAP, (Fact) null);
-      all.add(new Addable("band", "Band of colour"));
-      if (wrap.box(Region.BARCODE).isPresent()) {
-        all.add(new Addable("barcode", "Barcode"));
-      }
-      return all;
-    }
-
-    private static void add(List<Addable> all, Wrap wrap, PanelKind panel, Fact... facts) {
-      if (wrap.panel(panel).isEmpty()) {
-        return;
-      }
-      for (Fact f : facts) {
-        all.add(
-            new Addable(
-                panel.id() + ":" + (f == null ? "own" : f.id()),
-                panel.title()
-                    + ": "
-                    + (f == null ? "words of its own" : f.title().toLowerCase(Locale.ROOT))));
-      }
-    }
   }
 }

@@ -27,6 +27,9 @@ import java.util.Locale;
  * @param picture its picture, null when it has none
  * @param colour what it is painted with, empty when that is no one colour
  * @param onScreen about how that looks, {@code #rrggbb}
+ * @param fill what it is filled with, null for pieces that are not filled
+ * @param edge the line along its edge, null for pieces without one
+ * @param form its form, null for pieces without one
  * @param from id of the region that figures are measured from: the trim of the part it hangs on
  * @param fromName that part in words
  * @param left from there
@@ -43,6 +46,9 @@ public record TitleBlock(
     Content.Picture picture,
     String colour,
     String onScreen,
+    FillView fill,
+    EdgeView edge,
+    FormView form,
     String from,
     String fromName,
     String left,
@@ -70,9 +76,10 @@ public record TitleBlock(
             .or(() -> piece.anchors().on(wrap))
             .orElse(wrap.trimmed());
     Panel panel = panel(piece, box, wrap);
-    Region from = panel == null ? Region.SHEET : Region.trim(panel.kind());
+    Region from = panel == null ? Region.TRIMMED : Region.trim(panel.kind());
     Box origin = wrap.box(from).orElseThrow();
     Colour colour = colour(piece.content());
+    Content.Shape shape = piece.content() instanceof Content.Shape s ? s : null;
     return new TitleBlock(
         piece,
         kind(piece.content()),
@@ -80,8 +87,13 @@ public record TitleBlock(
         piece.content() instanceof Content.Picture p ? p : null,
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
+        piece.content() instanceof Words w
+            ? FillView.of(w.paint(), cover.design())
+            : shape == null ? null : FillView.of(shape.fill(), cover.design()),
+        shape == null ? null : EdgeView.of(shape.stroke(), cover.design(), unit),
+        shape == null ? null : FormView.of(shape.figure(), unit),
         from.id(),
-        panel == null ? "sheet" : panel.kind().title().toLowerCase(Locale.ROOT),
+        panel == null ? "trimmed cover" : panel.kind().title().toLowerCase(Locale.ROOT),
         box.left().minus(origin.left()).figure(unit, unit.decimals()),
         box.top().minus(origin.top()).figure(unit, unit.decimals()),
         box.width().figure(unit, unit.decimals()),
@@ -93,7 +105,11 @@ public record TitleBlock(
   }
 
   private static Panel panel(Piece piece, Box box, Wrap wrap) {
-    var on = piece.anchors().across().region().panel();
+    Region hangs = piece.anchors().across().region();
+    if (hangs.equals(Region.SHEET) || hangs.equals(Region.TRIMMED)) {
+      return null;
+    }
+    var on = hangs.panel();
     return on == null
         ? wrap.panelUnder(box).orElse(null)
         : wrap.panel(on).or(() -> wrap.panelUnder(box)).orElse(null);

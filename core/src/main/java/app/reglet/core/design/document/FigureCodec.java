@@ -1,7 +1,11 @@
 package app.reglet.core.design.document;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.Figure;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
+import java.util.List;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -16,7 +20,32 @@ final class FigureCodec {
           @Override
           public ObjectNode rectangle(Figure.Rectangle r) {
             out.put("form", "rectangle");
-            return r.radius().isZero() ? out : out.put("radius", r.radius().toString());
+            if (!r.isEven()) {
+              ArrayNode radii = out.putArray("radii");
+              r.radii().forEach(l -> radii.add(l.toString()));
+            } else if (!r.topLeft().isZero()) {
+              out.put("radius", r.topLeft().toString());
+            }
+            return out;
+          }
+
+          @Override
+          public ObjectNode regular(Figure.Regular r) {
+            out.put("form", "regular").put("corners", r.corners());
+            return r.notch() == 0 ? out : out.put("notch", r.notch());
+          }
+
+          @Override
+          public ObjectNode free(Figure.Free f) {
+            out.put("form", "free");
+            ArrayNode corners = out.putArray("corners");
+            f.corners().forEach(c -> corners.addObject().put("x", c.x()).put("y", c.y()));
+            return out;
+          }
+
+          @Override
+          public ObjectNode line(Figure.Line l) {
+            return out.put("form", "line").put("way", l.way().name());
           }
 
           @Override
@@ -28,10 +57,25 @@ final class FigureCodec {
 
   static Figure read(Fields in) {
     return switch (in.text("form")) {
-      case "rectangle" -> new Figure.Rectangle(in.length("radius", Length.ZERO));
+      case "rectangle" -> rectangle(in);
+      case "regular" -> new Figure.Regular(in.whole("corners", 0), in.number("notch", 0));
+      case "free" ->
+          new Figure.Free(
+              in.parts("corners", c -> new Figure.Free.Corner(c.number("x"), c.number("y"))));
+      case "line" -> new Figure.Line(in.choice("way", Figure.Line.Way.class));
       case "ellipse" -> new Figure.Ellipse();
-      default ->
-          throw new app.reglet.core.Refusal("“" + in.text("form") + "” is no form known here.");
+      default -> throw new Refusal("“" + in.text("form") + "” is no form known here.");
     };
+  }
+
+  private static Figure rectangle(Fields in) {
+    if (!in.has("radii")) {
+      return new Figure.Rectangle(in.length("radius", Length.ZERO));
+    }
+    List<Length> radii = in.texts("radii").stream().map(r -> Length.parse(r, Unit.MM)).toList();
+    if (radii.size() != 4) {
+      throw new Refusal("A rectangle has 4 corners, not " + radii.size() + ".");
+    }
+    return new Figure.Rectangle(radii.get(0), radii.get(1), radii.get(2), radii.get(3));
   }
 }

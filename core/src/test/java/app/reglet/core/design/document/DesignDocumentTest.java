@@ -81,6 +81,39 @@ public class DesignDocumentTest {
             true);
     Piece disc =
         new Piece("disc", "Disc", SAFE, new Content.Shape(new Figure.Ellipse(), radial, null));
+    Stroke edge =
+        new Stroke(Paint.of(INK), Length.mm("1"), List.of(Length.mm("2")), Stroke.Side.CENTRED);
+    Piece card =
+        new Piece(
+            "card",
+            "Card",
+            Anchors.filling(Region.TRIMMED),
+            new Content.Shape(
+                new Figure.Rectangle(
+                    Length.mm("1"), Length.mm("2"), Length.mm("3"), Length.mm("0")),
+                linear,
+                edge));
+    Piece star =
+        new Piece("star", "Star", SAFE, new Content.Shape(new Figure.Regular(7, 0.25), null, edge));
+    Piece kite =
+        new Piece(
+            "kite",
+            "Kite",
+            SAFE,
+            new Content.Shape(
+                new Figure.Free(
+                    List.of(
+                        new Figure.Free.Corner(0.5, 0),
+                        new Figure.Free.Corner(1, 0.3),
+                        new Figure.Free.Corner(0, 1))),
+                radial,
+                null));
+    Piece rule =
+        new Piece(
+            "rule",
+            "Rule",
+            SAFE,
+            new Content.Shape(new Figure.Line(Figure.Line.Way.RISING), null, edge));
     Piece picture =
         new Piece("p", "Picture", SAFE, new Content.Picture("ab12", new Focus(0.1, 0.9)));
     Piece group =
@@ -96,7 +129,7 @@ public class DesignDocumentTest {
     Ground ground = new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT);
     return new Design(
         Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
-        new Composition(ground, List.of(disc, picture, group, title)),
+        new Composition(ground, List.of(disc, card, star, kite, rule, picture, group, title)),
         new Composition(Ground.plain(new Colour.Gray(5)), List.of()));
   }
 
@@ -162,7 +195,7 @@ public class DesignDocumentTest {
       {"nothing", ""},
       {"no JSON", "{\"background\":"},
       {"a list", "[]"},
-      {"a newer format", good.replaceFirst("\"format\":2", "\"format\":3")},
+      {"a newer format", good.replaceFirst("\"format\":3", "\"format\":4")},
       {"a field of a newer Reglet", good.replaceFirst("\"id\":", "\"glow\":1,\"id\":")},
       {"a kind of a newer Reglet", good.replace("\"kind\":\"shape\"", "\"kind\":\"arc\"")},
       {"a line that no wrap has", good.replace("front.safe.left", "front.safe.sideways")},
@@ -185,8 +218,8 @@ public class DesignDocumentTest {
 
   @Test
   public void aNewerFormatSaysWhichAndWhichThisOneReads() {
-    assertThatThrownBy(() -> DesignDocument.read("{\"format\":3}"))
-        .hasMessageContaining("format 3")
-        .hasMessageContaining("reads up to 2");
+    assertThatThrownBy(() -> DesignDocument.read("{\"format\":4}"))
+        .hasMessageContaining("format 4")
+        .hasMessageContaining("reads up to 3");
   }
 }

@@ -1,0 +1,242 @@
+package app.reglet.core.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Book;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Figure;
+import app.reglet.core.design.Paint;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Stroke;
+import app.reglet.core.house.Houses;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Wrap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Shapes as they are added and changed from the title block's fields. */
+public class ShapeEditTest {
+  private static final Book BOOK = new Book("Title", "", "Author", "", "", Optional.empty(), "");
+  private static final Wrap WRAP = wrap(320);
+
+  private static Wrap wrap(int pages) {
+    return Measuring.measure(
+        Specification.of(
+            Binding.PERFECT_BOUND,
+            Size.parse("6 x 9", Unit.IN),
+            pages,
+            "white",
+            "black",
+            PageTurn.LTR),
+        Houses.GANNET);
+  }
+
+  private static Design apply(Design design, String... fields) {
+    Map<String, String> map = new LinkedHashMap<>();
+    for (int i = 0; i < fields.length; i += 2) {
+      map.put(fields[i], fields[i + 1]);
+    }
+    Edit edit = EditReader.read(map, Unit.MM, design, List.of(), f -> true);
+    EditSentence.of(edit, design, Unit.MM);
+    return Editing.apply(edit, design, WRAP, BOOK);
+  }
+
+  private static Design added(String figure) {
+    return apply(Design.EMPTY, "edit", "add", "what", "shape", "figure", figure);
+  }
+
+  private static Piece only(Design design) {
+    return design.outside().pieces().get(design.outside().pieces().size() - 1);
+  }
+
+  private static Content.Shape shape(Design design) {
+    return (Content.Shape) only(design).content();
+  }
+
+  private static Design set(Design design, String... fields) {
+    String[] all = new String[fields.length + 4];
+    all[0] = "edit";
+    all[1] = "set";
+    all[2] = "piece";
+    all[3] = only(design).id();
+    System.arraycopy(fields, 0, all, 4, fields.length);
+    return apply(design, all);
+  }
+
+  @DataProvider
+  Object[][] figures() {
+    return new Object[][] {
+      {"rectangle", Figure.RECTANGLE},
+      {"ellipse", new Figure.Ellipse()},
+      {"polygon", new Figure.Regular(6, 0)},
+      {"star", new Figure.Regular(5, 0.5)},
+      {"level", new Figure.Line(Figure.Line.Way.LEVEL)},
+      {"rising", new Figure.Line(Figure.Line.Way.RISING)},
+    };
+  }
+
+  @Test(dataProvider = "figures")
+  public void aShapeIsAddedInTheMiddleOfTheTrimmedFrontAndStaysThere(String name, Figure figure) {
+    Design d = added(name);
+    assertThat(shape(d).figure()).isEqualTo(figure);
+    for (Wrap w : List.of(WRAP, wrap(500))) {
+      Box box = only(d).anchors().on(w).orElseThrow();
+      assertThat(box.centreX()).isEqualTo(w.panel(PanelKind.FRONT).orElseThrow().trim().centreX());
+    }
+    assertThat(shape(d).fill() != null).isEqualTo(figure.isClosed());
+    assertThat(shape(d).stroke() != null).isEqualTo(!figure.isClosed());
+  }
+
+  @Test
+  public void aFrameRoundTheWholeFollowsTheMeasurements() {
+    Design d = apply(Design.EMPTY, "edit", "add", "what", "frame", "panel", "whole");
+    for (Wrap w : List.of(WRAP, wrap(120), wrap(700))) {
+      Box box = only(d).anchors().on(w).orElseThrow();
+      Box trim = w.trimmed();
+      assertThat(box.left().minus(trim.left())).isEqualTo(Length.in("0.125"));
+      assertThat(trim.right().minus(box.right())).isEqualTo(Length.in("0.125"));
+      assertThat(trim.bottom().minus(box.bottom())).isEqualTo(Length.in("0.125"));
+    }
+    Design front = apply(Design.EMPTY, "edit", "add", "what", "frame", "panel", "front");
+    assertThat(only(front).anchors().on(WRAP).orElseThrow())
+        .isEqualTo(WRAP.panel(PanelKind.FRONT).orElseThrow().safe());
+  }
+
+  @Test
+  public void oneColourBecomesAGradientWithMoreColoursAndOneColourAgain() {
+    Design d = set(added("ellipse"), "colour", "#123456");
+    d = set(d, "fill", "linear");
+    Paint.Linear linear = (Paint.Linear) shape(d).fill();
+    assertThat(linear.stops())
+        .containsExactly(
+            new Paint.Stop(0, new Colour.Rgb(0x123456)), new Paint.Stop(1, Colour.WHITE));
+    d = set(d, "stopAdd", "yes");
+    d = set(d, "stop.1.colour", "C10 M20 Y30 K40", "stop.1.at", "25 %", "fillAngle", "-45");
+    linear = (Paint.Linear) shape(d).fill();
+    assertThat(linear.angle()).isEqualTo(-45);
+    assertThat(linear.stops().get(1))
+        .isEqualTo(new Paint.Stop(0.25, new Colour.Cmyk(10, 20, 30, 40)));
+    // dragged past its neighbour, a colour changes places with it
+    d = set(d, "stop.0.at", "60");
+    assertThat(((Paint.Linear) shape(d).fill()).stops().get(1).colour())
+        .isEqualTo(new Colour.Rgb(0x123456));
+    d = set(d, "fill", "radial");
+    assertThat(((Paint.Radial) shape(d).fill()).stops()).hasSize(3);
+    d = set(d, "stopOff", "0");
+    Design two = d;
+    assertThatThrownBy(() -> set(two, "stopOff", "0"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("two colours at least");
+    d = set(d, "fill", "flat");
+    assertThat(shape(d).fill()).isEqualTo(Paint.of(new Colour.Rgb(0x123456)));
+  }
+
+  @Test
+  public void anEdgeHasWidthColourDashesAndSide() {
+    Design d =
+        set(
+            added("rectangle"),
+            "edgeWidth",
+            "2 pt",
+            "edgeColour",
+            "#ff0000",
+            "edgeDashes",
+            "4 1.5",
+            "edgeSide",
+            "OUTSIDE");
+    assertThat(shape(d).stroke())
+        .isEqualTo(
+            new Stroke(
+                Paint.of(new Colour.Rgb(0xff0000)),
+                Length.pt("2"),
+                List.of(Length.mm("4"), Length.mm("1.5")),
+                Stroke.Side.OUTSIDE));
+    assertThat(shape(set(d, "edgeDashes", "3mm, 0.1 in")).stroke().dashes())
+        .containsExactly(Length.mm("3"), Length.in("0.1"));
+    assertThat(shape(set(d, "edge", "none")).stroke()).isNull();
+    Design hollow = set(d, "fill", "none");
+    assertThat(shape(hollow).fill()).isNull();
+  }
+
+  @Test
+  public void cornersHaveOneRadiusOrFour() {
+    Design d = set(added("rectangle"), "radius", "3");
+    assertThat(shape(d).figure()).isEqualTo(new Figure.Rectangle(Length.mm("3")));
+    d = set(d, "radius", "1 2 0.1in 0");
+    assertThat(shape(d).figure())
+        .isEqualTo(
+            new Figure.Rectangle(Length.mm("1"), Length.mm("2"), Length.in("0.1"), Length.ZERO));
+  }
+
+  @Test
+  public void aFreePolygonsCornersAreTyped() {
+    Design d = set(added("star"), "figure", "free");
+    assertThat(((Figure.Free) shape(d).figure()).corners()).hasSize(5);
+    d = set(d, "points", "50 0, 100% 100, 0 100");
+    assertThat(((Figure.Free) shape(d).figure()).corners())
+        .containsExactly(
+            new Figure.Free.Corner(0.5, 0),
+            new Figure.Free.Corner(1, 1),
+            new Figure.Free.Corner(0, 1));
+  }
+
+  @Test
+  public void aShapeMadeALineTakesItsColourAlong() {
+    Design d = set(set(added("rectangle"), "colour", "#102030"), "figure", "falling");
+    assertThat(shape(d).stroke().paint()).isEqualTo(Paint.of(new Colour.Rgb(0x102030)));
+  }
+
+  @DataProvider
+  Object[][] wrong() {
+    return new Object[][] {
+      {"rectangle", "radius", "1 2", "these are 2"},
+      {"rectangle", "radius", "-1", "0 or more"},
+      {"rectangle", "fill", "none", "nothing of it would be seen"},
+      {"rectangle", "edgeWidth", "0", "wider than 0 and at most 100 mm"},
+      {"rectangle", "edgeWidth", "101", "at most 100 mm"},
+      {"rectangle", "edgeDashes", "0 0", "above 0"},
+      {"rectangle", "edgeDashes", "1 1 1 1 1 1 1 1 1", "these are 9"},
+      {"rectangle", "fill", "plaid", "no way to fill"},
+      {"level", "edge", "none", "nothing of it would be seen"},
+      {"polygon", "corners", "2", "from 3 to 60"},
+      {"star", "notch", "99", "from 0 to 95"},
+      {"free", "points", "0 0, 100 0", "3 to 400 corners"},
+      {"free", "points", "0 0, 100 0, 50", "no corner"},
+      {"free", "points", "0 0, 100 0, 50 101", "from 0 to 100 %"},
+      {"free", "points", "a b, c d, e f", "no percentage"},
+      {"rectangle", "figure", "hexagram", "no form known"},
+    };
+  }
+
+  @Test(dataProvider = "wrong")
+  public void whatNoShapeCanBeIsRefusedWithItsFigure(
+      String figure, String field, String typed, String says) {
+    Design d = added(figure);
+    assertThatThrownBy(() -> set(d, field, typed))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining(says);
+  }
+
+  @Test
+  public void anEmptyNameOfAFormIsRefused() {
+    assertThatThrownBy(() -> added(""))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("no form known");
+  }
+}

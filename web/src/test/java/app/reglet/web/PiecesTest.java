@@ -1,0 +1,99 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** Every kind of piece, put on and changed on the bench as a person would. */
+public class PiecesTest {
+  private static Desk composed(String title) {
+    return Desk.open()
+        .makeTitle(title, "Edda Marsh")
+        .fill("6 x 9", "320", "978-0-306-40615-7")
+        .bench()
+        .layout("Ledger");
+  }
+
+  private static void add(Desk desk, String what) {
+    desk.page.locator("#add-what").selectOption(what);
+    desk.does(() -> desk.page.locator("#add-form button").click());
+  }
+
+  private static String chosen(Desk desk) {
+    return desk.page.locator("#title-block").getAttribute("data-chosen");
+  }
+
+  private static void type(Desk desk, String field, String text) {
+    desk.does(
+        () -> {
+          desk.page.locator(field).fill(text);
+          desk.page.keyboard().press("Enter");
+        });
+  }
+
+  @Test
+  public void aShapeIsFilledWithAGradientAndGivenAnEdgeFromItsLeaves() {
+    Desk desk = composed("Shapes");
+    add(desk, "shape:star");
+    assertThat(desk.page.locator("#block-name")).hasText("Star");
+    Locator star = desk.page.locator("#art-" + chosen(desk));
+    type(desk, "#f-corners", "9");
+    desk.page.locator("#leaf-fill summary").click();
+    desk.does(() -> desk.page.locator("#fill-kind").selectOption("linear"));
+    assertThat(desk.page.locator("#leaf-fill")).hasAttribute("open", "");
+    assertThat(desk.page.locator("#fill-kind")).isFocused();
+    type(desk, "#stop-colour-0", "#e9a23b");
+    desk.does(() -> desk.page.locator("#leaf-fill [data-stop-add]").click());
+    assertThat(desk.page.locator("#said-fill")).hasText("3 colours, linear");
+    assertThat(star.locator("linearGradient stop, stop").first())
+        .hasAttribute("stop-color", "#e9a23b");
+    // one leaf is open at a time; Escape closes it and the keyboard stays there
+    desk.page.locator("#leaf-edge summary").click();
+    assertThat(desk.page.locator("#leaf-fill")).not().hasAttribute("open", "");
+    desk.does(() -> desk.page.locator("#edge-kind").selectOption("plain"));
+    type(desk, "#edge-width", "3 pt");
+    assertThat(desk.page.locator("#said-edge")).hasText("0.0417 in");
+    type(desk, "#edge-dashes", "4 1.5");
+    assertThat(star.locator("[stroke-dasharray]")).isAttached();
+    desk.page.keyboard().press("Escape");
+    assertThat(desk.page.locator("#leaf-edge summary")).isFocused();
+    assertThat(desk.page.locator("#leaf-edge")).not().hasAttribute("open", "");
+    desk.page.reload();
+    assertThat(desk.page.locator("#artwork [stroke-dasharray]")).isAttached();
+  }
+
+  @Test
+  public void aFrameRoundTheCoverFollowsThePageCount() {
+    Desk desk = composed("Frames");
+    add(desk, "frame:whole");
+    String frame = chosen(desk);
+    double[] before = desk.box(frame);
+    assertThat(desk.page.locator(".figures .from"))
+        .hasText(Pattern.compile("From the trimmed cover.*"));
+    assertThat(desk.page.locator("#p-left")).hasValue("0.125");
+    String bench = desk.page.url();
+    desk.page.locator("nav >> text=Docket").click();
+    desk.type("pages", "500");
+    desk.page.navigate(bench);
+    double[] after = desk.box(frame);
+    assertThat(after[0]).isCloseTo(before[0], within(0.001));
+    // 180 pages of 0.002252 in (the made-up house's white paper)
+    assertThat(after[2] - before[2]).isCloseTo(180 * 0.002252 * 25.4, within(0.01));
+  }
+
+  @Test
+  public void aShapeGoesOnThePanelOfThePieceInTheHand() {
+    Desk desk = composed("Panels");
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece=blurb]").click());
+    add(desk, "shape:ellipse");
+    assertThat(desk.page.locator("#h-region")).hasValue("back.trim");
+    add(desk, "shape:level");
+    assertThat(desk.page.locator("#h-region")).hasValue("back.trim");
+    assertThat(desk.page.locator("#leaf-fill")).hasCount(0);
+    assertThat(desk.page.locator("#said-edge")).hasText("0.0197 in");
+  }
+}
