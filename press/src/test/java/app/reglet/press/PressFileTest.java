@@ -217,7 +217,7 @@ public class PressFileTest {
     int compared = 0;
     for (Mark m : Specimen.flat(art)) {
       if (m instanceof Mark.Glyphs g && g.place().getShearX() == 0 && g.text().matches("[A-Z].*")) {
-        double start = g.place().getTranslateX() * 72 / 25.4;
+        double start = (g.place().getTranslateX() + g.x()[0]) * 72 / 25.4;
         String word = Pattern.quote(g.text().split(" ")[0]);
         Matcher at = Pattern.compile("xMin=\"([\\d.]+)\" [^>]*>" + word + "<").matcher(text);
         assertThat(

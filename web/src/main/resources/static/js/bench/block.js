@@ -34,7 +34,7 @@ function pair(field) {
   if (text && document.activeElement !== text) text.value = field.value;
 }
 
-const isColour = (field) => /colour$/i.test(field.name);
+const isColour = (field) => /colour$|^panel$/i.test(field.name);
 const live = (field) => field.matches("textarea, [type=range], [type=color]") || (field.matches("input") && ["set", "ground"].includes(field.dataset.edit) && !isColour(field) && !("late" in field.dataset) && field.type !== "checkbox");
 
 // ---- leaves: one is open at a time, and stays open while its piece is in the hand

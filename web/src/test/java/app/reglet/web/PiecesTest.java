@@ -96,4 +96,25 @@ public class PiecesTest {
     assertThat(desk.page.locator("#leaf-fill")).hasCount(0);
     assertThat(desk.page.locator("#said-edge")).hasText("0.0197 in");
   }
+
+  @Test
+  public void theBarcodeTellsItsSizeTakesAnAddOnAndIsLaidOnWhiteAgain() {
+    Desk desk = composed("Barcodes");
+    desk.does(() -> desk.page.locator("#pieces .piece:has-text('Barcode')").click());
+    type(desk, "#c-addon", "51499");
+    // 2 × 1.2 in less 1.5 mm round it: (50.8 − 3) / (167 × 0.33) = 86.7 %
+    assertThat(desk.page.locator("#came-out")).hasText("→ 86.7 %");
+    desk.does(
+        () -> {
+          desk.page.locator("#c-addon").fill("514");
+          desk.page.keyboard().press("Enter");
+        },
+        400);
+    assertThat(desk.page.locator("#message")).containsText("five digits");
+    type(desk, "#c-addon", "51499");
+    type(desk, "#c-panel", "#203040");
+    assertThat(desk.page.locator("#notes li")).containsText("% of a scanner's red light back");
+    desk.does(() -> desk.page.locator("#notes button:has-text('Lay it on white')").click());
+    assertThat(desk.page.locator("#notes .well")).isVisible();
+  }
 }

@@ -20,6 +20,7 @@ public interface Check {
         new WordsHaveGlyphs(),
         new BarcodeAreaClear(),
         new BarcodePresent(),
+        new BarcodeReadable(),
         new BleedReached(),
         new PictureFineEnough());
   }

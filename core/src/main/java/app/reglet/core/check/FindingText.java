@@ -221,6 +221,15 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String barcodePanelDark(Found.BarcodePanelDark f) {
+    return "The barcode's panel gives "
+        + Math.round(f.reflected() * 100)
+        + " % of a scanner's red light back; it needs "
+        + Math.round(f.least() * 100)
+        + " %.";
+  }
+
+  @Override
   public String overBarcode(Found.OverBarcode f) {
     return quoted(f.name()) + " lies over the barcode: send it behind or move it.";
   }

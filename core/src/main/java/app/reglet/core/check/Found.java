@@ -21,6 +21,7 @@ public sealed interface Found
         Found.WordsAcrossFold,
         Found.BarcodeMissing,
         Found.BarcodeOutOfArea,
+        Found.BarcodePanelDark,
         Found.WordsInBarcodeArea,
         Found.OverBarcode,
         Found.BleedNotReached,
@@ -63,6 +64,8 @@ public sealed interface Found
     R barcodeMissing(BarcodeMissing found);
 
     R barcodeOutOfArea(BarcodeOutOfArea found);
+
+    R barcodePanelDark(BarcodePanelDark found);
 
     R wordsInBarcodeArea(WordsInBarcodeArea found);
 
@@ -209,6 +212,24 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.barcodeOutOfArea(this);
+    }
+  }
+
+  /**
+   * The barcode lies on a panel that gives a scanner too little light back.
+   *
+   * @param reflected share of red light, 0 to 1
+   * @param least share that is wanted
+   */
+  record BarcodePanelDark(String name, double reflected, double least) implements Found {
+    @Override
+    public String code() {
+      return "barcode-panel-dark";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.barcodePanelDark(this);
     }
   }
 

@@ -50,8 +50,14 @@ public sealed interface Laid {
   /** An area of colour. */
   record Area(String piece, String name, Outline outline) implements Laid {}
 
-  /** The barcode, with its quiet zones. */
-  record Barcode(String piece, String name, Outline outline) implements Laid {}
+  /**
+   * The barcode, with its quiet zones.
+   *
+   * @param magnification at which it came out, 1 for the nominal size
+   * @param reflected share of red light that its panel gives back, 0 to 1
+   */
+  record Barcode(String piece, String name, Outline outline, double magnification, double reflected)
+      implements Laid {}
 
   /**
    * A picture.

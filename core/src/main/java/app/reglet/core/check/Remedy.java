@@ -52,6 +52,8 @@ public sealed interface Remedy {
       R takeOff(TakeOff remedy);
 
       R placeBarcode(PlaceBarcode remedy);
+
+      R whitePanel(WhitePanel remedy);
     }
   }
 
@@ -222,6 +224,24 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.takeOff(this);
+    }
+  }
+
+  /** Lay the barcode on white. */
+  record WhitePanel(String piece) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Lay it on white";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.whitePanel(this);
     }
   }
 

@@ -1,5 +1,6 @@
 package app.reglet.core.design;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.measure.Size;
 import java.util.List;
 import java.util.stream.Stream;
@@ -77,8 +78,51 @@ public sealed interface Content
     }
   }
 
-  /** The ISBN barcode of the book, on white, in its box. */
-  record Barcode() implements Content {
+  /**
+   * The ISBN barcode of the book, on a light panel in the middle of its box.
+   *
+   * @param magnification of the standard's nominal size, 0.8 to 2; the largest when {@code fit}
+   * @param fit whether it is as large as its box takes
+   * @param isbnLine whether the ISBN stands above it in figures
+   * @param addOn the five digits of a price add-on, empty for none
+   * @param panel the colour it lies on
+   */
+  record Barcode(double magnification, boolean fit, boolean isbnLine, String addOn, Colour panel)
+      implements Content {
+    /**
+     * The least and largest magnification of an EAN-13 (GS1 General Specifications, from memory).
+     */
+    public static final double LEAST = 0.8;
+
+    public static final double MOST = 2;
+
+    public Barcode {
+      if (!(magnification >= LEAST && magnification <= MOST)) {
+        throw new Refusal(
+            "An EAN-13 is printed at 80 to 200 % of its nominal size; this would be "
+                + Math.round(magnification * 100)
+                + " %.");
+      }
+      if (!addOn.matches("(\\d{5})?")) {
+        throw new Refusal(
+            "“" + addOn + "” is no price add-on: five digits, the first for the currency.");
+      }
+    }
+
+    /** As a document of format 2 means it: in its box, at nominal size at most, bars alone. */
+    public Barcode() {
+      this(1, true, false, "", Colour.WHITE);
+    }
+
+    /** With the ISBN in figures above it. */
+    public static Barcode usual() {
+      return new Barcode(1, true, true, "", Colour.WHITE);
+    }
+
+    public Barcode withPanel(Colour colour) {
+      return new Barcode(magnification, fit, isbnLine, addOn, colour);
+    }
+
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.barcode(this);
@@ -86,7 +130,7 @@ public sealed interface Content
 
     @Override
     public Stream<Colour> colours() {
-      return Stream.empty();
+      return Stream.of(panel);
     }
   }
 

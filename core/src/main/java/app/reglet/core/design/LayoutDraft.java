@@ -169,7 +169,7 @@ final class LayoutDraft {
     if (wanted && book.isbn().isPresent()) {
       add(
           new Piece(
-              "barcode-1", "Barcode", Anchors.filling(Region.BARCODE), new Content.Barcode()));
+              "barcode-1", "Barcode", Anchors.filling(Region.BARCODE), Content.Barcode.usual()));
     }
   }
 

@@ -66,6 +66,16 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
     return placeBarcode(design);
   }
 
+  @Override
+  public Design whitePanel(Remedy.WhitePanel r) {
+    return design.changed(
+        r.piece(),
+        p ->
+            p.content() instanceof Content.Barcode b
+                ? p.withContent(b.withPanel(Colour.WHITE))
+                : p);
+  }
+
   /** What is in a group goes with its group, which alone hangs on the wrap. */
   private Design loose(String piece, UnaryOperator<Piece> how) {
     return design.changed(design.side(design.sideOf(piece)).looseOf(piece), how);
@@ -90,7 +100,7 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
                                 design.freeId("barcode"),
                                 "Barcode",
                                 area,
-                                new Content.Barcode()))));
+                                Content.Barcode.usual()))));
   }
 
   /**

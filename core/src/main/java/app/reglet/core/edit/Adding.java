@@ -17,6 +17,7 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
+import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -74,6 +75,11 @@ final class Adding implements Addition.Kinds<Design> {
     }
     if (wrap.box(Region.BARCODE).isEmpty()) {
       throw new Refusal(wrap.house().name() + " keeps no barcode area on this cover.");
+    }
+    if (wrap.rules().barcode().map(b -> b.supplier() == BarcodeRule.Supplier.HOUSE).orElse(false)) {
+      throw new Refusal(
+          wrap.house().name()
+              + " prints the barcode itself, over its area of the back: one of yours would be covered.");
     }
     return Mending.placeBarcode(design);
   }

@@ -52,7 +52,7 @@ final class ContentReader {
 
               @Override
               public Content barcode(Content.Barcode barcode) {
-                return barcode;
+                return changed(barcode);
               }
 
               @Override
@@ -109,6 +109,27 @@ final class ContentReader {
           "Without a fill and without an edge nothing of it would be seen: give it the other first, or take it off.");
     }
     return new Content.Shape(figure, fill, edge);
+  }
+
+  private Content changed(Content.Barcode old) {
+    String addOn = typed.text("addOn", old.addOn()).strip();
+    if (!addOn.matches("(\\d{5})?")) {
+      throw new Refusal(
+          "addOn",
+          "“" + addOn + "” is no price add-on: five digits, the first for the currency, or none.");
+    }
+    return new Content.Barcode(
+        typed.figure(
+                "magnification",
+                "magnification in percent",
+                Content.Barcode.LEAST * 100,
+                Content.Barcode.MOST * 100,
+                old.magnification() * 100)
+            / 100,
+        typed.flag("fit", old.fit()),
+        typed.flag("isbnLine", old.isbnLine()),
+        addOn,
+        typed.has("panel") ? Colour.parse(typed.text("panel")) : old.panel());
   }
 
   /** What must be filled with something. */

@@ -219,6 +219,9 @@ public final class EditSentence implements Edit.Visitor<String> {
           ? "in another form"
           : Objects.equals(s.stroke(), old.stroke()) ? "filled otherwise" : "with another edge";
     }
+    if (now instanceof Content.Barcode) {
+      return "drawn otherwise";
+    }
     return now instanceof Content.Picture ? "with another picture" : "in another colour";
   }
 

@@ -186,7 +186,7 @@ final class Rewriting implements Content.Visitor<Content> {
 
   @Override
   public Content barcode(Content.Barcode b) {
-    return b;
+    return b.withPanel(colour.apply(b.panel()));
   }
 
   /** Lengths in a group are of its natural size, which stays; colours are as anywhere. */

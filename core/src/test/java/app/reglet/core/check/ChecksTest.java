@@ -69,7 +69,7 @@ public class ChecksTest {
   private static Laid[] with(Wrap wrap, Laid... more) {
     Laid[] all = new Laid[more.length + 1];
     all[more.length] =
-        new Laid.Barcode("b", "Barcode", Outline.of(wrap.box(Region.BARCODE).orElseThrow()));
+        new Laid.Barcode("b", "Barcode", Outline.of(wrap.box(Region.BARCODE).orElseThrow()), 1, 1);
     System.arraycopy(more, 0, all, 0, more.length);
     return all;
   }
@@ -190,11 +190,13 @@ public class ChecksTest {
         .containsExactly("barcode-area-covered");
     // a band in front of the barcode hides it, one behind does not
     Laid band = new Laid.Area("a", "Band", Outline.of(in("3", "7", "3", "1.5")));
-    Laid code = new Laid.Barcode("b", "Barcode", Outline.of(w.box(Region.BARCODE).orElseThrow()));
+    Laid code =
+        new Laid.Barcode("b", "Barcode", Outline.of(w.box(Region.BARCODE).orElseThrow()), 1, 1);
     assertThat(codes(w, code, band)).containsExactly("barcode-area-covered");
     assertThat(codes(w, band, code)).isEmpty();
     assertThat(codes(w, words(in("8", "2", "3", "1"), "30"))).containsExactly("barcode-missing");
-    assertThat(codes(w, new Laid.Barcode("b", "Barcode", Outline.of(in("1", "1", "1.5", "1")))))
+    assertThat(
+            codes(w, new Laid.Barcode("b", "Barcode", Outline.of(in("1", "1", "1.5", "1")), 1, 1)))
         .containsExactly("barcode-out-of-area");
   }
 

@@ -127,7 +127,7 @@ public class EditSentenceTest {
   public void whatOfTheContentIsAnotherIsSaid() {
     Words t = title();
     assertThat(set(t.withSize(t.size(), !t.fit()))).isEqualTo("Title set otherwise");
-    assertThat(set(new Content.Barcode())).isEqualTo("Title in another colour");
+    assertThat(set(new Content.Barcode())).isEqualTo("Title drawn otherwise");
     assertThat(EditSentence.of(new Edit.Turn("title", 90), LEDGER, Unit.IN)).endsWith("90°");
     assertThat(
             EditSentence.of(

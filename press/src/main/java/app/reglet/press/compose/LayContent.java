@@ -1,17 +1,20 @@
 package app.reglet.press.compose;
 
 import app.reglet.core.check.Laid;
+import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
 import app.reglet.core.design.Words;
+import app.reglet.core.house.BarcodeRule.Supplier;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
 import app.reglet.core.measure.Point;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
+import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
@@ -132,7 +135,14 @@ final class LayContent implements Content.Visitor<List<Mark>> {
       lay.absent.add(piece.name() + " (the book has no ISBN)");
       return List.of();
     }
-    Barcodes drawn = Barcodes.in(rect, lay.book.isbn().get(), lay.typefaces.get(DIGITS));
+    if (lay.wrap.rules().barcode().map(b -> b.supplier() == Supplier.HOUSE).orElse(false)) {
+      lay.absent.add(piece.name() + " (" + lay.wrap.house().name() + " prints its own)");
+      return List.of();
+    }
+    Colour.Solid panel = lay.fills.solid(barcode.panel());
+    Barcodes drawn =
+        Barcodes.in(
+            rect, lay.book.isbn().get(), barcode, Fill.of(panel), lay.typefaces.get(DIGITS));
     Rect s = drawn.symbol();
     Box symbol =
         new Box(
@@ -140,8 +150,20 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             Length.nearMm(s.y()),
             Length.nearMm(s.width()),
             Length.nearMm(s.height()));
-    lay.laid.add(new Laid.Barcode(piece.id(), piece.name(), Outlines.of(symbol, toSheet)));
+    lay.laid.add(
+        new Laid.Barcode(
+            piece.id(),
+            piece.name(),
+            Outlines.of(symbol, toSheet),
+            drawn.magnification(),
+            red(panel)));
     return drawn.marks();
+  }
+
+  /** How much red light a colour gives back (sRGB, IEC 61966-2-1). */
+  private static double red(Colour.Solid colour) {
+    double red = Integer.parseInt(colour.hex().substring(1, 3), 16) / 255.0;
+    return red <= 0.04045 ? red / 12.92 : Math.pow((red + 0.055) / 1.055, 2.4);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package app.reglet.press.drawing;
 
+import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.Panel;
@@ -102,7 +103,7 @@ public final class Guides {
         layers.label(
             "barcode",
             new Mark.Label(
-                "Barcode area " + z.box().size().brief(unit),
+                name(z),
                 rightHalf ? f.right() : f.x(),
                 f.y() - 3 * px,
                 rightHalf ? Mark.Label.Anchor.END : Mark.Label.Anchor.START,
@@ -112,6 +113,14 @@ public final class Guides {
                 "guide-label"));
       }
     }
+  }
+
+  /** The house's own barcode is shown by its area alone: guides never reach a file. */
+  private String name(Zone z) {
+    boolean theirs =
+        wrap.rules().barcode().map(b -> b.supplier() == BarcodeRule.Supplier.HOUSE).orElse(false);
+    return (theirs ? "The house prints its barcode here, " : "Barcode area ")
+        + z.box().size().brief(unit);
   }
 
   private void folds() {

@@ -32,7 +32,7 @@ import org.apache.pdfbox.util.Vector;
  * reader's defaults would hide a missing one), output intents, and what its operators paint, in mm
  * from the top left corner of the MediaBox, however the operators are nested.
  */
-final class FileContents extends PDFGraphicsStreamEngine {
+public final class FileContents extends PDFGraphicsStreamEngine {
   private static final double MM_PER_POINT = 25.4 / 72;
   private static final String[] BOXES = {"MediaBox", "CropBox", "BleedBox", "TrimBox", "ArtBox"};
 
@@ -47,7 +47,7 @@ final class FileContents extends PDFGraphicsStreamEngine {
   }
 
   /** One line for each thing. */
-  static List<String> of(Path pdf) throws IOException {
+  public static List<String> of(Path pdf) throws IOException {
     try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
       List<String> all = new ArrayList<>();
       all.add("PDF " + document.getVersion() + ", " + document.getNumberOfPages() + " page");

@@ -27,6 +27,7 @@ import java.util.Locale;
  * @param picture its picture, null when it has none
  * @param colour what it is painted with, empty when that is no one colour
  * @param onScreen about how that looks, {@code #rrggbb}
+ * @param barcode the barcode, null for other pieces
  * @param fill what it is filled with, null for pieces that are not filled
  * @param edge the line along its edge, null for pieces without one
  * @param form its form, null for pieces without one
@@ -46,6 +47,7 @@ public record TitleBlock(
     Content.Picture picture,
     String colour,
     String onScreen,
+    BarcodeView barcode,
     FillView fill,
     EdgeView edge,
     FormView form,
@@ -87,6 +89,7 @@ public record TitleBlock(
         piece.content() instanceof Content.Picture p ? p : null,
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
+        piece.content() instanceof Content.Barcode b ? BarcodeView.of(b, cover) : null,
         piece.content() instanceof Words w
             ? FillView.of(w.paint(), cover.design())
             : shape == null ? null : FillView.of(shape.fill(), cover.design()),
@@ -123,6 +126,15 @@ public record TitleBlock(
   }
 
   private static String cameOut(Piece piece, Artwork art) {
+    if (piece.content() instanceof Content.Barcode b) {
+      return art.laid().stream()
+          .filter(l -> l.piece().equals(piece.id()) && l instanceof Laid.Barcode)
+          .map(l -> ((Laid.Barcode) l).magnification())
+          .filter(m -> Math.abs(m - b.magnification()) > 0.0005)
+          .map(m -> "→ " + plain(m * 100, 1) + " %")
+          .findFirst()
+          .orElse("");
+    }
     if (!(piece.content() instanceof Words words)) {
       return "";
     }

@@ -125,7 +125,12 @@ public class DesignDocumentTest {
                 new Size(Length.mm("30"), Length.mm("20")),
                 List.of(
                     new Piece(
-                        "code", "Barcode", Anchors.filling(Region.GROUP), new Content.Barcode()))));
+                        "code",
+                        "Barcode",
+                        Anchors.filling(Region.GROUP),
+                        new Content.Barcode(1.5, false, true, "51499", INK)),
+                    new Piece(
+                        "old", "Old", Anchors.filling(Region.GROUP), new Content.Barcode()))));
     Ground ground = new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT);
     return new Design(
         Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
