@@ -75,6 +75,7 @@ document.addEventListener("change", (e) => {
     send(field);
   }
   if (e.target.id === "bg-file") upload(e.target, "ground");
+  if (e.target.id === "motif-file") upload(e.target, "motif");
   if (e.target.id === "add-picture") upload(e.target, "piece");
 });
 
@@ -85,7 +86,7 @@ async function upload(input, as) {
   const readout = document.getElementById("readout");
   readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
   board().classList.add("reading");
-  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, picture: file };
+  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, piece: hand()[0] ?? "", picture: file };
   try {
     await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
   } finally {
@@ -126,9 +127,9 @@ document.addEventListener("click", async (e) => {
     return;
   }
   if (!("piece" in fields) && button.closest("#title-block")) fields.piece = chosen();
-  const label = button.textContent;
+  const { textContent: label, title } = button;
   await edit(kind, fields);
-  const again = [...document.querySelectorAll("#title-block button")].find((b) => b.textContent === label);
+  const again = [...document.querySelectorAll("#title-block button")].find((b) => b.textContent === label && b.title === title);
   (again ?? hold(chosen()) ?? document.getElementById("add-what"))?.focus({ preventScroll: true });
 });
 
@@ -142,7 +143,11 @@ document.addEventListener("submit", async (e) => {
       document.getElementById("add-picture").click();
       return;
     }
-    if (kind === "shape") await edit("add", { what: kind, figure: which, panel: on });
+    if (kind === "ornament" || kind === "pattern") {
+      await edit("add", { what: kind, ornament: which, panel: on });
+      leaf = { of: chosen(), id: "leaf-motif" };
+      reopen();
+    } else if (kind === "shape") await edit("add", { what: kind, figure: which, panel: on });
     else if (kind === "frame") await edit("add", { what: kind, panel: which });
     else await edit("add", what === "band" ? { what, panel: on } : { what });
     hold(chosen())?.focus({ preventScroll: true });

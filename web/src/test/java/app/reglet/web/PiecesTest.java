@@ -117,4 +117,42 @@ public class PiecesTest {
     desk.does(() -> desk.page.locator("#notes button:has-text('Lay it on white')").click());
     assertThat(desk.page.locator("#notes .well")).isVisible();
   }
+
+  @Test
+  public void anOrnamentIsChosenByItsPictureAndTheGroundTakesAPattern() {
+    Desk desk = composed("Ornaments");
+    add(desk, "ornament:compass");
+    assertThat(desk.page.locator("#leaf-motif")).hasAttribute("open", "");
+    Locator laurel = desk.page.locator(".ornament[data-ornament=laurel]");
+    assertThat(
+            (boolean)
+                laurel.locator("img").evaluate("i => i.decode().then(() => i.naturalWidth > 0)"))
+        .isTrue();
+    desk.does(() -> laurel.click());
+    assertThat(desk.page.locator("#block-name")).hasText("Laurel");
+    assertThat(laurel).hasAttribute("aria-pressed", "true");
+    assertThat(laurel).isFocused();
+    type(desk, "#ink-0", "#b5482a");
+    assertThat(desk.page.locator("#art-" + chosen(desk) + " path[fill='#b5482a']").first())
+        .isAttached();
+    desk.does(() -> desk.page.locator("#pieces .piece[data-piece='']").click());
+    desk.does(() -> desk.page.locator("#g-pattern").selectOption("on"));
+    desk.page.locator("#leaf-motif summary").click();
+    desk.does(() -> desk.page.locator(".ornament[data-ornament=scale]").click());
+    desk.page.locator("#leaf-tiling summary").click();
+    type(desk, "#tile-width", "20 mm");
+    Locator pattern = desk.page.locator("#artwork pattern");
+    // 20 mm and the gap of 4: one period of rows set off by half
+    assertThat(pattern).hasAttribute("width", "24");
+    assertThat(desk.page.locator("#leaf-tiling")).hasAttribute("open", "");
+    desk.does(
+        () -> {
+          desk.page.locator("#tile-width").fill("1 mm");
+          desk.page.keyboard().press("Enter");
+        },
+        400);
+    assertThat(desk.page.locator("#message")).containsText("2 to 500 mm wide");
+    desk.does(() -> desk.page.locator("#g-pattern").selectOption("none"));
+    assertThat(pattern).hasCount(0);
+  }
 }

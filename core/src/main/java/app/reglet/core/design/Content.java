@@ -10,7 +10,13 @@ import java.util.stream.Stream;
  * does not compile.
  */
 public sealed interface Content
-    permits Words, Content.Shape, Content.Picture, Content.Barcode, Content.Group {
+    permits Words,
+        Content.Shape,
+        Content.Picture,
+        Content.Ornament,
+        Content.Pattern,
+        Content.Barcode,
+        Content.Group {
   /** Hands itself to the method of its kind. */
   <R> R accept(Visitor<R> visitor);
 
@@ -24,6 +30,10 @@ public sealed interface Content
     R shape(Shape shape);
 
     R picture(Picture picture);
+
+    R ornament(Ornament ornament);
+
+    R pattern(Pattern pattern);
 
     R barcode(Barcode barcode);
 
@@ -75,6 +85,41 @@ public sealed interface Content
     @Override
     public Stream<Colour> colours() {
       return Stream.empty();
+    }
+  }
+
+  /**
+   * A drawing in vectors, as large as its box takes in its own proportion.
+   *
+   * @param drawn which, and its colours
+   */
+  record Ornament(Motif.Drawn drawn) implements Content {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.ornament(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return drawn.colours();
+    }
+  }
+
+  /**
+   * A motif that repeats all over its box.
+   *
+   * @param motif what repeats
+   * @param tiling how
+   */
+  record Pattern(Motif motif, Tiling tiling) implements Content {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.pattern(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return motif.colours();
     }
   }
 

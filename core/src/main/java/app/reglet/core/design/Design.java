@@ -49,7 +49,7 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
             });
     for (Composition side : new Composition[] {outside, inside}) {
       Stream<Colour> used =
-          Stream.concat(side.ground().paint().colours(), side.all().flatMap(Design::colours));
+          Stream.concat(side.ground().colours(), side.all().flatMap(Design::colours));
       Map<String, Colour.Solid> known = palette;
       used.filter(Colour.Swatch.class::isInstance)
           .map(c -> ((Colour.Swatch) c).name())

@@ -2,6 +2,8 @@ package app.reglet.core.design;
 
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What covers the sheet to its edge, behind every piece.
@@ -9,17 +11,29 @@ import app.reglet.core.wrap.Region;
  * @param paint under everything
  * @param picture the SHA-256 of a picture over it, empty for none
  * @param focus what of the picture stays in sight when it is cropped
+ * @param pattern over paint and picture, empty for none
  * @param extent whether the picture covers the whole sheet or the front only
  */
-public record Ground(Paint paint, String picture, Focus focus, Extent extent) {
+public record Ground(
+    Paint paint, String picture, Focus focus, Extent extent, Optional<Content.Pattern> pattern) {
   /** What a picture of the ground covers. */
   public enum Extent {
     SHEET,
     FRONT
   }
 
+  /** Without a pattern. */
+  public Ground(Paint paint, String picture, Focus focus, Extent extent) {
+    this(paint, picture, focus, extent, Optional.empty());
+  }
+
   public static Ground plain(Colour colour) {
     return new Ground(Paint.of(colour), "", Focus.MIDDLE, Extent.SHEET);
+  }
+
+  /** Every colour given in it. */
+  public Stream<Colour> colours() {
+    return Stream.concat(paint.colours(), pattern.stream().flatMap(p -> p.motif().colours()));
   }
 
   public boolean hasPicture() {
@@ -27,19 +41,23 @@ public record Ground(Paint paint, String picture, Focus focus, Extent extent) {
   }
 
   public Ground withPaint(Paint p) {
-    return new Ground(p, picture, focus, extent);
+    return new Ground(p, picture, focus, extent, pattern);
   }
 
   public Ground withPicture(String sha) {
-    return new Ground(paint, sha, Focus.MIDDLE, extent);
+    return new Ground(paint, sha, Focus.MIDDLE, extent, pattern);
   }
 
   public Ground withFocus(Focus f) {
-    return new Ground(paint, picture, f, extent);
+    return new Ground(paint, picture, f, extent, pattern);
   }
 
   public Ground withExtent(Extent e) {
-    return new Ground(paint, picture, focus, e);
+    return new Ground(paint, picture, focus, e, pattern);
+  }
+
+  public Ground withPattern(Content.Pattern p) {
+    return new Ground(paint, picture, focus, extent, Optional.ofNullable(p));
   }
 
   /** The region the picture covers, to its bleed. */

@@ -41,11 +41,16 @@ public record Placement(Anchors anchors, double angle, Flip flip) {
   }
 
   public Placement {
-    if (!Double.isFinite(angle)) {
-      throw new IllegalArgumentException("no angle: " + angle);
+    angle = turned(angle);
+  }
+
+  /** An angle above −180 up to 180 that is the same turn. */
+  static double turned(double degrees) {
+    if (!Double.isFinite(degrees)) {
+      throw new IllegalArgumentException("no angle: " + degrees);
     }
-    angle = angle % 360;
-    angle = angle > 180 ? angle - 360 : angle <= -180 ? angle + 360 : angle + 0.0;
+    double rest = degrees % 360;
+    return rest > 180 ? rest - 360 : rest <= -180 ? rest + 360 : rest + 0.0;
   }
 
   public static Placement upright(Anchors anchors) {

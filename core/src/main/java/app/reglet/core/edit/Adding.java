@@ -8,14 +8,11 @@ import app.reglet.core.design.Centred;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Mending;
-import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
-import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.SpineTypeRule;
@@ -25,21 +22,23 @@ import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
-import java.util.List;
 import java.util.Locale;
 
 /** Puts new pieces on the outside, in their panel's middle and never exactly on another. */
 final class Adding implements Addition.Kinds<Design> {
-  private static final Length STEP = Length.mm("4");
 
   private final Design design;
   private final Wrap wrap;
   private final Book book;
+  private final Room room;
+  private final AddingShapes shapes;
 
   Adding(Design design, Wrap wrap, Book book) {
     this.design = design;
     this.wrap = wrap;
     this.book = book;
+    this.room = new Room(design, wrap);
+    this.shapes = new AddingShapes(design, wrap, room);
   }
 
   @Override
@@ -54,12 +53,23 @@ final class Adding implements Addition.Kinds<Design> {
 
   @Override
   public Design shape(Addition.AddShape e) {
-    return inFront(shapeOf(e));
+    return inFront(shapes.shape(e));
   }
 
   @Override
   public Design frame(Addition.AddFrame e) {
-    return inFront(frameOf(e));
+    return inFront(shapes.frame(e));
+  }
+
+  @Override
+  public Design ornament(Addition.AddOrnament e) {
+    return inFront(shapes.ornament(e));
+  }
+
+  @Override
+  public Design pattern(Addition.AddPattern e) {
+    Piece pattern = shapes.pattern(e);
+    return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, pattern));
   }
 
   @Override
@@ -88,14 +98,8 @@ final class Adding implements Addition.Kinds<Design> {
     return design.changed(PrintedSide.OUTSIDE, c -> c.plus(piece));
   }
 
-  private Panel panel(PanelKind kind) {
-    return wrap.panel(kind)
-        .orElseThrow(
-            () -> new Refusal("This cover has no " + kind.title().toLowerCase(Locale.ROOT) + "."));
-  }
-
   private Piece wordsOf(Addition.AddWords e) {
-    Panel on = panel(e.panel());
+    Panel on = room.panel(e.panel());
     Box safe = on.safe();
     boolean spine = e.panel() == PanelKind.SPINE;
     Words.Direction way =
@@ -107,12 +111,12 @@ final class Adding implements Addition.Kinds<Design> {
     Length size =
         spine ? Length.pt("22") : e.fact() == Fact.BLURB ? Length.pt("11") : Length.pt("24");
     Words words =
-        Words.of(e.fact(), e.fact() == null ? "New words" : "", face(), size, ink())
+        Words.of(e.fact(), e.fact() == null ? "New words" : "", room.face(), size, room.ink())
             .aligned(Words.Align.CENTRE, Words.VerticalAlign.MIDDLE)
             .running(way);
     Length height = spine ? safe.height().dividedBy(2) : safe.height().dividedBy(6);
     Box box =
-        free(
+        room.free(
             new Box(safe.left(), safe.top().plus(safe.height().dividedBy(4)), safe.width(), height),
             safe);
     String name =
@@ -134,51 +138,10 @@ final class Adding implements Addition.Kinds<Design> {
         words);
   }
 
-  /** Further down as long as another piece lies exactly there. */
-  private Box free(Box box, Box within) {
-    Box at = box;
-    while (taken(at)) {
-      Box next = at.moved(Length.ZERO, STEP);
-      if (next.bottom().isMoreThan(within.bottom())) {
-        return at;
-      }
-      at = next;
-    }
-    return at;
-  }
-
-  private boolean taken(Box box) {
-    return design.outside().pieces().stream()
-        .map(p -> p.anchors().on(wrap))
-        .flatMap(java.util.Optional::stream)
-        .anyMatch(b -> b.top().equals(box.top()) && b.overlaps(box));
-  }
-
-  /** The face of the first words there are. */
-  private String face() {
-    return design
-        .outside()
-        .all()
-        .filter(p -> p.content() instanceof Words)
-        .map(p -> ((Words) p.content()).face())
-        .findFirst()
-        .orElse("spectral");
-  }
-
-  private Colour ink() {
-    return design
-        .outside()
-        .all()
-        .filter(p -> p.content() instanceof Words w && w.paint() instanceof Paint.Flat)
-        .map(p -> ((Paint.Flat) ((Words) p.content()).paint()).colour())
-        .findFirst()
-        .orElse(new Colour.Rgb(0x1d2327));
-  }
-
   private Piece bandOf(Addition.AddBand e) {
-    Box art = panel(e.panel()).art();
+    Box art = room.panel(e.panel()).art();
     Box box =
-        free(
+        room.free(
             new Box(
                 art.left(),
                 art.top().plus(art.height().dividedBy(3)),
@@ -193,53 +156,11 @@ final class Adding implements Addition.Kinds<Design> {
         Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
   }
 
-  private Piece shapeOf(Addition.AddShape e) {
-    Box trim = panel(e.panel()).trim();
-    boolean line = !e.figure().isClosed();
-    Length width = trim.width().dividedBy(line ? 2 : 3);
-    Length height = line ? Length.mm("4") : width.min(trim.height().dividedBy(3));
-    Box box =
-        free(
-            new Box(
-                trim.centreX().minus(width.half()),
-                trim.centreY().minus(height.half()),
-                width,
-                height),
-            trim);
-    Stroke edge =
-        line ? new Stroke(Paint.of(ink()), Length.mm("0.5"), List.of(), Stroke.Side.CENTRED) : null;
-    return new Piece(
-        design.freeId("shape"),
-        e.name(),
-        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
-        new Content.Shape(e.figure(), line ? null : Paint.of(ink()), edge));
-  }
-
-  /** It follows the edges it is stretched between: on any wrap it is as far from them as here. */
-  private Piece frameOf(Addition.AddFrame e) {
-    Panel front = panel(e.panel() == null ? PanelKind.FRONT : e.panel());
-    Length in = front.safe().top().minus(front.trim().top());
-    Anchors anchors =
-        e.panel() == null
-            ? Anchors.stretched(Region.TRIMMED, in, in, in, in)
-            : Anchors.filling(Region.safe(e.panel()));
-    String of =
-        e.panel() == null ? "the whole" : "the " + e.panel().title().toLowerCase(Locale.ROOT);
-    return new Piece(
-        design.freeId("frame"),
-        "Frame round " + of,
-        anchors,
-        new Content.Shape(
-            Figure.RECTANGLE,
-            null,
-            new Stroke(Paint.of(ink()), Length.mm("0.5"), List.of(), Stroke.Side.INSIDE)));
-  }
-
   private Piece pictureOf(Addition.AddPicture e) {
-    Box safe = panel(e.panel()).safe();
+    Box safe = room.panel(e.panel()).safe();
     Length width = safe.width().dividedBy(2);
     Box box =
-        free(
+        room.free(
             new Box(
                 safe.centreX().minus(width.half()),
                 safe.top().plus(safe.height().dividedBy(4)),

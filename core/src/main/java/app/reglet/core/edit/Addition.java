@@ -30,6 +30,10 @@ public sealed interface Addition extends Edit {
 
     R frame(AddFrame edit);
 
+    R ornament(AddOrnament edit);
+
+    R pattern(AddPattern edit);
+
     R picture(AddPicture edit);
 
     R barcode(AddBarcode edit);
@@ -72,6 +76,28 @@ public sealed interface Addition extends Edit {
     @Override
     public <R> R add(Kinds<R> kinds) {
       return kinds.frame(this);
+    }
+  }
+
+  /**
+   * An ornament put in a panel's middle.
+   *
+   * @param ornament its id
+   * @param proportion its width by its height
+   */
+  record AddOrnament(PanelKind panel, String ornament, String name, double proportion)
+      implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.ornament(this);
+    }
+  }
+
+  /** A pattern put behind the other pieces, all over a panel. */
+  record AddPattern(PanelKind panel, String ornament) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.pattern(this);
     }
   }
 

@@ -9,23 +9,27 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Tiling;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Reads what is typed about a piece's content; what is not sent stays. */
 final class ContentReader {
   private final Typed typed;
-  private final EditReader.Faces faces;
+  private final EditReader.Stock stock;
   private final PaintReader paints;
 
-  ContentReader(Typed typed, EditReader.Faces faces) {
+  ContentReader(Typed typed, EditReader.Stock stock) {
     this.typed = typed;
-    this.faces = faces;
+    this.stock = stock;
     this.paints = new PaintReader(typed);
   }
 
@@ -51,6 +55,16 @@ final class ContentReader {
               }
 
               @Override
+              public Content ornament(Content.Ornament ornament) {
+                return new Content.Ornament(drawn(ornament.drawn()));
+              }
+
+              @Override
+              public Content pattern(Content.Pattern pattern) {
+                return changed(pattern);
+              }
+
+              @Override
               public Content barcode(Content.Barcode barcode) {
                 return changed(barcode);
               }
@@ -69,7 +83,7 @@ final class ContentReader {
       fact = source.equals("own") ? null : Choices.of(Fact.class, source);
     }
     String face = typed.text("face", old.face());
-    if (!faces.has(face)) {
+    if (!stock.hasFace(face)) {
       throw new Refusal("face", "There is no typeface “" + face + "” here: choose another.");
     }
     Length size = typed.has("size") ? Length.parse(typed.text("size"), Unit.PT) : old.size();
@@ -132,6 +146,68 @@ final class ContentReader {
         typed.has("panel") ? Colour.parse(typed.text("panel")) : old.panel());
   }
 
+  /** The ornament that is named. */
+  EditReader.Ornament ornament() {
+    String id = typed.text("ornament");
+    return stock
+        .ornament(id)
+        .orElseThrow(
+            () ->
+                new Refusal("ornament", "There is no ornament “" + id + "” here: choose another."));
+  }
+
+  private Motif.Drawn drawn(Motif.Drawn old) {
+    String id = old.ornament();
+    if (typed.has("ornament")) {
+      ornament();
+      id = typed.text("ornament");
+    }
+    List<Colour> inks = new ArrayList<>(old.inks());
+    for (int i = 0; i < Motif.Drawn.MOST; i++) {
+      String field = "ink." + i + ".colour";
+      if (typed.has(field)) {
+        while (inks.size() <= i) {
+          inks.add(inks.get(inks.size() - 1));
+        }
+        inks.set(i, Colour.parse(typed.text(field)));
+      }
+    }
+    return new Motif.Drawn(id, inks);
+  }
+
+  private Content.Pattern changed(Content.Pattern old) {
+    Tiling t = old.tiling();
+    Motif motif = old.motif();
+    if (typed.has("motifPicture")) {
+      motif = new Motif.Pictured(typed.text("motifPicture"));
+    } else if (typed.has("ornament") || old.motif() instanceof Motif.Drawn) {
+      motif =
+          drawn(
+              old.motif() instanceof Motif.Drawn d
+                  ? d
+                  : AddingShapes.motif(typed.text("ornament")));
+    }
+    return new Content.Pattern(
+        motif,
+        new Tiling(
+            typed.lengthIfAny("tileWidth").orElse(t.width()),
+            typed.lengthIfAny("tileAcross").orElse(t.across()),
+            typed.lengthIfAny("tileDown").orElse(t.down()),
+            typed.choice("stagger", t.stagger()),
+            typed.figure("tileAngle", "angle", -360, 360, t.angle())));
+  }
+
+  private Optional<Content.Pattern> pattern(Optional<Content.Pattern> old) {
+    String wanted = typed.text("pattern", "");
+    if (wanted.equals("none")) {
+      return Optional.empty();
+    }
+    if (old.isEmpty() && (wanted.equals("on") || typed.has("ornament"))) {
+      return Optional.of(changed(AddingShapes.pattern("dot", AddingShapes.PALE)));
+    }
+    return old.map(this::changed);
+  }
+
   /** What must be filled with something. */
   private Paint filled(Paint old) {
     Paint paint = paints.paint(old);
@@ -152,7 +228,8 @@ final class ContentReader {
         filled(old.paint()),
         typed.text("picture", old.picture()),
         focus(old.focus()),
-        typed.choice("extent", old.extent()));
+        typed.choice("extent", old.extent()),
+        pattern(old.pattern()));
   }
 
   Appearance changed(Appearance old) {

@@ -138,8 +138,16 @@ public sealed interface Edit
     }
   }
 
-  /** Given other content. */
-  record Set(String piece, Content content) implements OfPiece {
+  /**
+   * Given other content.
+   *
+   * @param name what it is called from then; null when that stays
+   */
+  record Set(String piece, Content content, String name) implements OfPiece {
+    public Set(String piece, Content content) {
+      this(piece, content, null);
+    }
+
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.set(this);

@@ -6,6 +6,7 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
@@ -19,6 +20,7 @@ import app.reglet.core.wrap.Region;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Reads a change from the fields of a form: {@code edit} says which, the others what. A field that
@@ -28,20 +30,31 @@ public final class EditReader {
   private final Typed typed;
   private final Design design;
   private final List<Finding> findings;
+  private final Stock stock;
   private final ContentReader contents;
 
-  private EditReader(Typed typed, Design design, List<Finding> findings, Faces faces) {
+  private EditReader(Typed typed, Design design, List<Finding> findings, Stock stock) {
     this.typed = typed;
     this.design = design;
     this.findings = findings;
-    this.contents = new ContentReader(typed, faces);
+    this.stock = stock;
+    this.contents = new ContentReader(typed, stock);
   }
 
-  /** Which typefaces there are. */
+  /** What there is to choose from. */
   @FunctionalInterface
-  public interface Faces {
-    boolean has(String id);
+  public interface Stock {
+    /** Whether there is this typeface. */
+    boolean hasFace(String id);
+
+    /** The name and the box of an ornament, in any unit; empty when there is none. */
+    default Optional<Ornament> ornament(String id) {
+      return Optional.empty();
+    }
   }
+
+  /** An ornament that there is. */
+  public record Ornament(String name, double width, double height) {}
 
   /**
    * The change that was meant.
@@ -53,8 +66,8 @@ public final class EditReader {
    * @throws Refusal with a sentence, and the field concerned
    */
   public static Edit read(
-      Map<String, String> fields, Unit unit, Design design, List<Finding> findings, Faces faces) {
-    return new EditReader(new Typed(fields, unit), design, findings, faces).read();
+      Map<String, String> fields, Unit unit, Design design, List<Finding> findings, Stock stock) {
+    return new EditReader(new Typed(fields, unit), design, findings, stock).read();
   }
 
   private Edit read() {
@@ -72,7 +85,7 @@ public final class EditReader {
       case "turn" -> new Edit.Turn(id(), typed.figure("angle", "angle", -360, 360, 0));
       case "flip" -> new Edit.Flip(id(), typed.text("way").equals("across"));
       case "hang" -> hang();
-      case "set" -> new Edit.Set(id(), contents.changed(piece()));
+      case "set" -> set();
       case "appear" -> new Edit.Appear(id(), contents.changed(piece().appearance()));
       case "rename" -> new Edit.Rename(id(), typed.text("name"));
       case "lock" -> new Edit.Lock(id(), typed.flag("on", true));
@@ -91,6 +104,20 @@ public final class EditReader {
       case "mend" -> mend();
       default -> throw new Refusal("“" + typed.text("edit") + "” is no change of a cover.");
     };
+  }
+
+  /** An ornament that is called after what it shows is called after what it shows now. */
+  private Edit set() {
+    Piece piece = piece();
+    Content content = contents.changed(piece);
+    boolean ownName =
+        piece.content() instanceof Content.Ornament o
+            && stock
+                .ornament(o.drawn().ornament())
+                .map(n -> n.name().equals(piece.name()))
+                .orElse(false);
+    return new Edit.Set(
+        id(), content, ownName && typed.has("ornament") ? contents.ornament().name() : null);
   }
 
   private String id() {
@@ -131,6 +158,19 @@ public final class EditReader {
       case "band" -> new Addition.AddBand(typed.choice("panel", PanelKind.FRONT));
       case "barcode" -> new Addition.AddBarcode();
       case "shape" -> shape();
+      case "ornament" -> {
+        Ornament ornament = contents.ornament();
+        yield new Addition.AddOrnament(
+            typed.choice("panel", PanelKind.FRONT),
+            typed.text("ornament"),
+            ornament.name(),
+            ornament.width() / ornament.height());
+      }
+      case "pattern" -> {
+        contents.ornament();
+        yield new Addition.AddPattern(
+            typed.choice("panel", PanelKind.FRONT), typed.text("ornament"));
+      }
       case "frame" ->
           new Addition.AddFrame(
               typed.text("panel", "").equals("whole")

@@ -176,6 +176,16 @@ public final class EditSentence implements Edit.Visitor<String> {
         }
 
         @Override
+        public String ornament(Addition.AddOrnament e) {
+          return "ornament " + e.name().toLowerCase(Locale.ROOT);
+        }
+
+        @Override
+        public String pattern(Addition.AddPattern e) {
+          return "pattern on the " + e.panel().title().toLowerCase(Locale.ROOT);
+        }
+
+        @Override
         public String picture(Addition.AddPicture e) {
           return "picture " + e.name();
         }
@@ -219,7 +229,7 @@ public final class EditSentence implements Edit.Visitor<String> {
           ? "in another form"
           : Objects.equals(s.stroke(), old.stroke()) ? "filled otherwise" : "with another edge";
     }
-    if (now instanceof Content.Barcode) {
+    if (now instanceof Content.Barcode || now instanceof Content.Pattern) {
       return "drawn otherwise";
     }
     return now instanceof Content.Picture ? "with another picture" : "in another colour";

@@ -116,7 +116,11 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design set(Edit.Set e) {
-    return with(e.piece(), p -> p.withContent(checked(p, e.content())));
+    return with(
+        e.piece(),
+        p ->
+            p.withContent(checked(p, e.content()))
+                .withName(e.name() == null ? p.name() : e.name()));
   }
 
   @Override

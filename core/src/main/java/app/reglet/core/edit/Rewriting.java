@@ -6,10 +6,12 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
+import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Tiling;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import java.util.List;
@@ -29,12 +31,18 @@ final class Rewriting implements Content.Visitor<Content> {
   static Composition coloured(Composition side, UnaryOperator<Colour> rule) {
     Rewriting r = new Rewriting(rule, UnaryOperator.identity());
     return new Composition(
-        side.ground().withPaint(r.paint(side.ground().paint())), r.pieces(side.pieces()));
+        side.ground()
+            .withPaint(r.paint(side.ground().paint()))
+            .withPattern(side.ground().pattern().map(r::patterned).orElse(null)),
+        r.pieces(side.pieces()));
   }
 
   /** The same in another size; what is in a group goes with the group's box. */
   static Composition sized(Composition side, UnaryOperator<Length> rule) {
-    return side.withPieces(new Rewriting(UnaryOperator.identity(), rule).pieces(side.pieces()));
+    Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
+    return new Composition(
+        side.ground().withPattern(side.ground().pattern().map(r::patterned).orElse(null)),
+        r.pieces(side.pieces()));
   }
 
   private List<Piece> pieces(List<Piece> pieces) {
@@ -182,6 +190,47 @@ final class Rewriting implements Content.Visitor<Content> {
   @Override
   public Content picture(Content.Picture p) {
     return p;
+  }
+
+  private Motif.Drawn drawn(Motif.Drawn d) {
+    return new Motif.Drawn(d.ornament(), d.inks().stream().map(colour).toList());
+  }
+
+  @Override
+  public Content ornament(Content.Ornament o) {
+    return new Content.Ornament(drawn(o.drawn()));
+  }
+
+  @Override
+  public Content pattern(Content.Pattern p) {
+    return patterned(p);
+  }
+
+  /** A motif keeps within what can be printed, whatever the cover's size. */
+  private Content.Pattern patterned(Content.Pattern p) {
+    Tiling t = p.tiling();
+    Motif motif =
+        p.motif()
+            .accept(
+                new Motif.Visitor<Motif>() {
+                  @Override
+                  public Motif drawn(Motif.Drawn d) {
+                    return Rewriting.this.drawn(d);
+                  }
+
+                  @Override
+                  public Motif pictured(Motif.Pictured d) {
+                    return d;
+                  }
+                });
+    return new Content.Pattern(
+        motif,
+        new Tiling(
+            length.apply(t.width()).max(Tiling.LEAST).min(Tiling.MOST),
+            length.apply(t.across()).min(Tiling.MOST),
+            length.apply(t.down()).min(Tiling.MOST),
+            t.stagger(),
+            t.angle()));
   }
 
   @Override

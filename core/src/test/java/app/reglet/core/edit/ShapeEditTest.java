@@ -12,9 +12,11 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
+import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Tiling;
 import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -35,6 +37,24 @@ public class ShapeEditTest {
   private static final Book BOOK = new Book("Title", "", "Author", "", "", Optional.empty(), "");
   private static final Wrap WRAP = wrap(320);
 
+  /** A leaf, wide as high, and a rule, eight times as wide. */
+  private static final EditReader.Stock STOCK =
+      new EditReader.Stock() {
+        @Override
+        public boolean hasFace(String id) {
+          return true;
+        }
+
+        @Override
+        public Optional<EditReader.Ornament> ornament(String id) {
+          return id.equals("leaf")
+              ? Optional.of(new EditReader.Ornament("Leaf", 1, 1))
+              : id.equals("rule")
+                  ? Optional.of(new EditReader.Ornament("Rule", 8, 1))
+                  : Optional.empty();
+        }
+      };
+
   private static Wrap wrap(int pages) {
     return Measuring.measure(
         Specification.of(
@@ -52,7 +72,7 @@ public class ShapeEditTest {
     for (int i = 0; i < fields.length; i += 2) {
       map.put(fields[i], fields[i + 1]);
     }
-    Edit edit = EditReader.read(map, Unit.MM, design, List.of(), f -> true);
+    Edit edit = EditReader.read(map, Unit.MM, design, List.of(), STOCK);
     EditSentence.of(edit, design, Unit.MM);
     return Editing.apply(edit, design, WRAP, BOOK);
   }
@@ -238,5 +258,96 @@ public class ShapeEditTest {
     assertThatThrownBy(() -> added(""))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("no form known");
+  }
+
+  @Test
+  public void anOrnamentIsAddedInItsProportionAndIsCalledAfterWhatItShows() {
+    Design d = apply(Design.EMPTY, "edit", "add", "what", "ornament", "ornament", "rule");
+    Box box = only(d).anchors().on(WRAP).orElseThrow();
+    assertThat(box.width().toMm() / box.height().toMm()).isBetween(7.99, 8.01);
+    d = set(d, "ink.0.colour", "#b5482a", "ink.1.colour", "K30");
+    assertThat(((Content.Ornament) only(d).content()).drawn().inks())
+        .containsExactly(new Colour.Rgb(0xb5482a), new Colour.Gray(30));
+    d = set(d, "ornament", "leaf");
+    assertThat(only(d).name()).isEqualTo("Leaf");
+    // a name that somebody gave stays
+    d = apply(d, "edit", "rename", "piece", only(d).id(), "name", "Mine");
+    assertThat(only(set(d, "ornament", "rule")).name()).isEqualTo("Mine");
+  }
+
+  @Test
+  public void aPatternFillsThePanelToItsBleedBehindTheOthersOnAnySpine() {
+    Design d =
+        apply(
+            added("ellipse"),
+            "edit",
+            "add",
+            "what",
+            "pattern",
+            "ornament",
+            "leaf",
+            "panel",
+            "back");
+    Piece pattern = d.outside().pieces().get(0);
+    for (Wrap w : List.of(WRAP, wrap(500))) {
+      assertThat(pattern.anchors().on(w).orElseThrow())
+          .isEqualTo(w.panel(PanelKind.BACK).orElseThrow().art());
+    }
+    d =
+        apply(
+            d,
+            "edit",
+            "set",
+            "piece",
+            pattern.id(),
+            "tileWidth",
+            "1/2 in",
+            "tileAcross",
+            "0",
+            "tileDown",
+            "3",
+            "stagger",
+            "half-drop",
+            "tileAngle",
+            "-45");
+    Content.Pattern now = (Content.Pattern) d.outside().pieces().get(0).content();
+    assertThat(now.tiling())
+        .isEqualTo(
+            new Tiling(
+                Length.in("0.5"), Length.ZERO, Length.mm("3"), Tiling.Stagger.HALF_DROP, -45));
+  }
+
+  @Test
+  public void theGroundTakesAPatternAndLosesItAgain() {
+    Design d = apply(Design.EMPTY, "edit", "ground", "pattern", "on");
+    d = apply(d, "edit", "ground", "ornament", "leaf", "tileWidth", "20");
+    Content.Pattern pattern = d.outside().ground().pattern().orElseThrow();
+    assertThat(((Motif.Drawn) pattern.motif()).ornament()).isEqualTo("leaf");
+    assertThat(pattern.tiling().width()).isEqualTo(Length.mm("20"));
+    // another colour of the ground leaves it
+    d = apply(d, "edit", "ground", "colour", "#ffffff");
+    assertThat(d.outside().ground().pattern()).contains(pattern);
+    d = apply(d, "edit", "ground", "pattern", "none");
+    assertThat(d.outside().ground().pattern()).isEmpty();
+  }
+
+  @DataProvider
+  Object[][] wrongTiles() {
+    return new Object[][] {
+      {"tileWidth", "1.9", "2 to 500 mm wide"},
+      {"tileWidth", "1 px", "no length on paper"},
+      {"tileWidth", "501", "2 to 500 mm wide"},
+      {"tileAcross", "-1", "0 to 500 mm"},
+      {"tileAngle", "720.5", "no angle"},
+      {"ornament", "griffin", "no ornament “griffin”"},
+    };
+  }
+
+  @Test(dataProvider = "wrongTiles")
+  public void aTileThatCanNotBeIsRefusedWithItsFigure(String field, String typed, String says) {
+    Design d = apply(Design.EMPTY, "edit", "ground", "pattern", "on");
+    assertThatThrownBy(() -> apply(d, "edit", "ground", field, typed))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining(says);
   }
 }

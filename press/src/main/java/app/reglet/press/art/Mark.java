@@ -3,6 +3,8 @@ package app.reglet.press.art;
 import app.reglet.press.type.Typeface;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -133,6 +135,55 @@ public sealed interface Mark {
     @Override
     public void paint(Painter painter) {
       painter.page(this);
+    }
+  }
+
+  /**
+   * Marks that repeat all over an area.
+   *
+   * @param area what of them is seen
+   * @param lattice where and how they stand
+   * @param motif what repeats, in a box of the lattice's motif with its top left at 0, 0
+   * @param closed whether it covers its whole box: no seam may show between two of them
+   */
+  record Tiled(Shape area, Lattice lattice, List<Mark> motif, boolean closed) implements Mark {
+    /** How far a closed motif reaches over its neighbours' edges in a first, lower layer, mm. */
+    private static final double OVER = 0.2;
+
+    public Tiled {
+      motif = List.copyOf(motif);
+    }
+
+    /**
+     * From the motif to the lattice, for each that shows. Closed ones come twice: under all, a hair
+     * larger, so that what shines through two edges that meet is their own colour.
+     */
+    public List<AffineTransform> places() {
+      return laid(lattice.places(area));
+    }
+
+    /** The same for one period of the lattice, which begins at 0, 0. */
+    public List<AffineTransform> period() {
+      return laid(lattice.period(closed ? OVER : 0));
+    }
+
+    private List<AffineTransform> laid(List<Point2D> corners) {
+      List<AffineTransform> all = new ArrayList<>();
+      if (closed) {
+        for (Point2D p : corners) {
+          AffineTransform t =
+              AffineTransform.getTranslateInstance(p.getX() - OVER, p.getY() - OVER);
+          t.scale(1 + 2 * OVER / lattice.width(), 1 + 2 * OVER / lattice.height());
+          all.add(t);
+        }
+      }
+      corners.forEach(p -> all.add(AffineTransform.getTranslateInstance(p.getX(), p.getY())));
+      return all;
+    }
+
+    @Override
+    public void paint(Painter painter) {
+      painter.tiled(this);
     }
   }
 

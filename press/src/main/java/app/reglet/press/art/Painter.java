@@ -15,6 +15,8 @@ public interface Painter {
 
   void page(Mark.Page page);
 
+  void tiled(Mark.Tiled tiled);
+
   /** The marks that come until {@link #end} belong to this group. */
   void begin(Mark.Group group);
 

@@ -73,6 +73,21 @@ final class Lay {
                   Outlines.of(box, still),
                   ppi(p, Rect.of(box))));
         });
+    g.pattern()
+        .flatMap(p -> new Motifs(fills, pictures).pattern(p, whole.shape(), whole))
+        .ifPresent(
+            t -> {
+              all.add(t.mark());
+              t.ppi()
+                  .ifPresent(
+                      ppi ->
+                          laid.add(
+                              new Laid.Picture(
+                                  Artwork.GROUND,
+                                  "Ground's pattern",
+                                  Outlines.of(sheet, still),
+                                  ppi)));
+            });
     marks.add(Mark.Group.named(Artwork.GROUND, all));
   }
 

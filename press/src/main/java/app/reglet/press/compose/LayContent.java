@@ -130,6 +130,40 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   }
 
   @Override
+  public List<Mark> ornament(Content.Ornament content) {
+    Optional<List<Mark>> marks =
+        new Motifs(lay.fills, lay.pictures).ornament(content.drawn(), rect);
+    if (marks.isEmpty()) {
+      lay.absent.add(piece.name() + " (its ornament is not here)");
+      return List.of();
+    }
+    List<List<Point>> covered = new ArrayList<>();
+    for (Mark m : marks.get()) {
+      covered.addAll(Outlines.hull(((Mark.Path) m).shape(), toSheet).parts());
+    }
+    lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered)));
+    return marks.get();
+  }
+
+  @Override
+  public List<Mark> pattern(Content.Pattern content) {
+    Optional<Motifs.Tiles> tiles =
+        new Motifs(lay.fills, lay.pictures).pattern(content, rect.shape(), rect);
+    if (tiles.isEmpty()) {
+      lay.absent.add(piece.name() + " (its motif is not here)");
+      return List.of();
+    }
+    Outline covered = Outlines.of(box, toSheet);
+    lay.laid.add(
+        tiles
+            .get()
+            .ppi()
+            .<Laid>map(ppi -> new Laid.Picture(piece.id(), piece.name(), covered, ppi))
+            .orElse(new Laid.Area(piece.id(), piece.name(), covered)));
+    return List.of(tiles.get().mark());
+  }
+
+  @Override
   public List<Mark> barcode(Content.Barcode barcode) {
     if (lay.book.isbn().isEmpty()) {
       lay.absent.add(piece.name() + " (the book has no ISBN)");

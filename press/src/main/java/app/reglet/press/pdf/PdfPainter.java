@@ -238,6 +238,25 @@ final class PdfPainter implements Painter {
     op().op("Q");
   }
 
+  /** The motif is one form, shown at every place. */
+  @Override
+  public void tiled(Mark.Tiled t) {
+    streams.push(new Stream(new Operators(), parts.resources()));
+    paint(t.motif());
+    Stream made = streams.pop();
+    COSName motif = resources().add(parts.form(made.out().bytes(), made.resources()));
+    op().op("q");
+    op().clip(t.area());
+    op().matrix("cm", t.lattice().toSheet());
+    for (AffineTransform place : t.places()) {
+      op().op("q");
+      op().matrix("cm", place);
+      op().op("Do", motif);
+      op().op("Q");
+    }
+    op().op("Q");
+  }
+
   @Override
   public void begin(Mark.Group group) {
     Effects e = group.effects();

@@ -11,7 +11,6 @@ import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.multipdf.LayerUtility;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDResources;
@@ -102,19 +101,24 @@ final class PdfParts implements AutoCloseable {
 
   /** A stream as a form that is a transparency group of its own (ISO 32000-1, 11.6.6). */
   PDFormXObject form(byte[] content, PDResources resources, COSName space) {
+    PDFormXObject form = form(content, resources);
+    COSDictionary group = new COSDictionary();
+    group.setItem(COSName.TYPE, COSName.GROUP);
+    group.setItem(COSName.S, COSName.TRANSPARENCY);
+    group.setItem(COSName.CS, space);
+    group.setBoolean(COSName.I, true);
+    form.getCOSObject().setItem(COSName.GROUP, group);
+    return form;
+  }
+
+  /** A stream as a form, drawn as if its operators stood where it is shown. */
+  PDFormXObject form(byte[] content, PDResources resources) {
     try {
       PDStream stream =
           new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE);
       PDFormXObject form = new PDFormXObject(stream);
       form.setBBox(new PDRectangle(-WIDE / 2, -WIDE / 2, WIDE, WIDE));
       form.setResources(resources);
-      COSStream dictionary = stream.getCOSObject();
-      COSDictionary group = new COSDictionary();
-      group.setItem(COSName.TYPE, COSName.GROUP);
-      group.setItem(COSName.S, COSName.TRANSPARENCY);
-      group.setItem(COSName.CS, space);
-      group.setBoolean(COSName.I, true);
-      dictionary.setItem(COSName.GROUP, group);
       return form;
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -69,6 +69,11 @@ final class BoundsPainter implements Painter {
   }
 
   @Override
+  public void tiled(Mark.Tiled t) {
+    add(t.area(), 0);
+  }
+
+  @Override
   public void begin(Mark.Group group) {
     AffineTransform t = new AffineTransform(transforms.peek());
     t.concatenate(group.effects().transform());

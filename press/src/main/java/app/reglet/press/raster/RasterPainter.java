@@ -196,6 +196,22 @@ final class RasterPainter implements Painter {
   }
 
   @Override
+  public void tiled(Mark.Tiled t) {
+    AffineTransform before = g().getTransform();
+    Shape clip = g().getClip();
+    g().clip(t.area());
+    g().transform(t.lattice().toSheet());
+    AffineTransform lattice = g().getTransform();
+    for (AffineTransform place : t.places()) {
+      g().setTransform(lattice);
+      g().transform(place);
+      paint(t.motif());
+    }
+    g().setTransform(before);
+    g().setClip(clip);
+  }
+
+  @Override
   public void begin(Mark.Group group) {
     Effects e = group.effects();
     Layer under = layers.peek();

@@ -1,5 +1,6 @@
 package app.reglet.press.svg;
 
+import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import java.awt.Shape;
@@ -104,6 +105,30 @@ final class SvgDefs {
     out.open("clipPath", "id", name)
         .empty("path", "d", SvgPath.of(shape), "clip-rule", SvgPath.rule(shape))
         .close("clipPath");
+    return name;
+  }
+
+  /** The name of a pattern: one period of the lattice, with all that reaches into it. */
+  String pattern(Mark.Tiled t) {
+    String name = name();
+    SvgPainter painter = new SvgPainter(addresses, name);
+    for (AffineTransform place : t.period()) {
+      painter.paint(List.of(new Mark.Group("", Effects.NONE.withTransform(place), t.motif())));
+    }
+    out.open(
+            "pattern",
+            "id",
+            name,
+            "patternUnits",
+            "userSpaceOnUse",
+            "width",
+            t.lattice().periodX(),
+            "height",
+            t.lattice().periodY(),
+            "patternTransform",
+            SvgPath.matrix(t.lattice().toSheet()))
+        .raw(painter.inside())
+        .close("pattern");
     return name;
   }
 

@@ -238,6 +238,18 @@ final class SvgPainter implements Painter {
   }
 
   @Override
+  public void tiled(Mark.Tiled t) {
+    body.empty(
+        "path",
+        "d",
+        SvgPath.of(t.area()),
+        "fill-rule",
+        SvgPath.rule(t.area()),
+        "fill",
+        "url(#" + defs.pattern(t) + ")");
+  }
+
+  @Override
   public void begin(Mark.Group group) {
     Effects e = group.effects();
     if (e.isNone()) {

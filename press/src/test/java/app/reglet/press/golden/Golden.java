@@ -46,6 +46,7 @@ public record Golden(String name, Wrap wrap) {
         of("four-ink-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("forms", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("shapes", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("chapbook", "whimbrel-digital", Binding.SADDLE_STITCHED, "5.5 x 8.5 in", 32),
         of("case", "dunlin-casebinders", Binding.CASE_LAMINATE, "8 x 10 in", 224),
         of("jacket", "dunlin-casebinders", Binding.DUST_JACKET, "6 x 9 in", 240),

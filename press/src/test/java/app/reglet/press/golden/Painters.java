@@ -6,9 +6,15 @@ import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.svg.ArtworkSvg;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
 import javax.imageio.ImageIO;
 
 /**
@@ -17,6 +23,15 @@ import javax.imageio.ImageIO;
  */
 final class Painters {
   static final int PPI = 192;
+
+  private static final Executor POOL =
+      Executors.newFixedThreadPool(
+          2,
+          r -> {
+            Thread t = new Thread(r, "painter");
+            t.setDaemon(true);
+            return t;
+          });
 
   private Painters() {}
 
@@ -46,6 +61,36 @@ final class Painters {
       }
     }
     return half;
+  }
+
+  private interface Drawing {
+    BufferedImage draw() throws IOException;
+  }
+
+  /** By Chromium, poppler, MuPDF and ghostscript, each under its name; two at once. */
+  static Map<String, BufferedImage> independent(Artwork art, Path pdf) {
+    Map<String, Drawing> how = new LinkedHashMap<>();
+    how.put("chromium", () -> chromium(art));
+    how.put("poppler", () -> poppler(pdf));
+    how.put("mupdf", () -> mupdf(pdf));
+    how.put("ghostscript", () -> ghostscript(pdf));
+    Map<String, CompletableFuture<BufferedImage>> begun = new LinkedHashMap<>();
+    how.forEach(
+        (name, drawing) ->
+            begun.put(
+                name,
+                CompletableFuture.supplyAsync(
+                    () -> {
+                      try {
+                        return drawing.draw();
+                      } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                      }
+                    },
+                    POOL)));
+    Map<String, BufferedImage> drawn = new LinkedHashMap<>();
+    begun.forEach((name, image) -> drawn.put(name, image.join()));
+    return drawn;
   }
 
   static BufferedImage poppler(Path pdf) throws IOException {

@@ -45,6 +45,8 @@ public record Addable(String name, List<Choice> choices) {
     all.add(new Addable("Frame", frames(wrap)));
     List<Choice> more = new ArrayList<>();
     more.add(new Choice("picture", "Picture…"));
+    more.add(new Choice("ornament:compass", "Ornament"));
+    more.add(new Choice("pattern:scale", "Pattern"));
     if (wrap.box(Region.BARCODE).isPresent()) {
       more.add(new Choice("barcode", "Barcode"));
     }

@@ -1,6 +1,9 @@
 package app.reglet.web.bench;
 
+import app.reglet.core.Refusal;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.Motif;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.edit.Addition;
@@ -113,6 +116,7 @@ public class BenchController {
       @RequestParam int base,
       @RequestParam MultipartFile picture,
       @RequestParam(defaultValue = "ground") String as,
+      @RequestParam(defaultValue = "") String piece,
       Viewer viewer,
       Seen seen,
       Model model,
@@ -130,6 +134,9 @@ public class BenchController {
             id,
             base,
             cover -> {
+              if (as.equals("motif")) {
+                return motif(cover, piece, added.sha());
+              }
               if (as.equals("piece")) {
                 return new Addition.AddPicture(PanelKind.FRONT, added.sha(), name);
               }
@@ -137,7 +144,24 @@ public class BenchController {
               return new Edit.SetGround(PrintedSide.OUTSIDE, ground, "Ground's picture");
             },
             viewer);
-    return answer(changed, chosen(changed, Map.of()), false, seen, model, response);
+    return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
+  }
+
+  /** A picture as the motif of a pattern: of a piece, or of the ground when none is named. */
+  private static Edit motif(Cover cover, String piece, String sha) {
+    Optional<Piece> of = cover.design().piece(piece);
+    if (of.isPresent() && of.get().content() instanceof Content.Pattern p) {
+      return new Edit.Set(piece, new Content.Pattern(new Motif.Pictured(sha), p.tiling()));
+    }
+    Ground ground = cover.outside().ground();
+    Content.Pattern old =
+        ground
+            .pattern()
+            .orElseThrow(() -> new Refusal("There is no pattern here to put a picture in."));
+    return new Edit.SetGround(
+        PrintedSide.OUTSIDE,
+        ground.withPattern(new Content.Pattern(new Motif.Pictured(sha), old.tiling())),
+        "Ground's pattern");
   }
 
   @PostMapping("/undo")

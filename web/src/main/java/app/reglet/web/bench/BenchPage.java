@@ -82,6 +82,15 @@ class BenchPage {
     model.addAttribute("ground", cover.outside().ground());
     model.addAttribute("groundColour", TitleBlock.ground(cover.design()));
     model.addAttribute("groundOnScreen", TitleBlock.groundOnScreen(cover.design()));
+    model.addAttribute("families", MotifView.FAMILIES);
+    model.addAttribute(
+        "groundPattern",
+        cover
+            .outside()
+            .ground()
+            .pattern()
+            .map(p -> MotifView.of(p, cover.design(), cover.unit()))
+            .orElse(null));
     model.addAttribute("groundFill", FillView.of(cover.outside().ground().paint(), cover.design()));
     model.addAttribute(
         "aboutPicture", pictures.about(cover.outside().ground().picture()).orElse(null));

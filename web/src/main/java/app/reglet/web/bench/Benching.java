@@ -5,6 +5,7 @@ import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.EditSentence;
 import app.reglet.core.edit.Editing;
+import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
@@ -21,12 +22,25 @@ import org.springframework.transaction.annotation.Transactional;
 public class Benching {
   private final Covers covers;
   private final Revisions revisions;
-  private final Typefaces typefaces;
+  private final EditReader.Stock stock;
 
   Benching(Covers covers, Revisions revisions, Typefaces typefaces) {
     this.covers = covers;
     this.revisions = revisions;
-    this.typefaces = typefaces;
+    this.stock =
+        new EditReader.Stock() {
+          @Override
+          public boolean hasFace(String id) {
+            return typefaces.has(id);
+          }
+
+          @Override
+          public Optional<EditReader.Ornament> ornament(String id) {
+            return Ornaments.shipped()
+                .find(id)
+                .map(o -> new EditReader.Ornament(o.name(), o.width(), o.height()));
+          }
+        };
   }
 
   /**
@@ -46,8 +60,7 @@ public class Benching {
     return edit(
         id,
         base,
-        cover ->
-            EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), typefaces::has),
+        cover -> EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), stock),
         viewer);
   }
 

@@ -28,6 +28,7 @@ import java.util.Locale;
  * @param colour what it is painted with, empty when that is no one colour
  * @param onScreen about how that looks, {@code #rrggbb}
  * @param barcode the barcode, null for other pieces
+ * @param motif its ornament or pattern, null for other pieces
  * @param fill what it is filled with, null for pieces that are not filled
  * @param edge the line along its edge, null for pieces without one
  * @param form its form, null for pieces without one
@@ -48,6 +49,7 @@ public record TitleBlock(
     String colour,
     String onScreen,
     BarcodeView barcode,
+    MotifView motif,
     FillView fill,
     EdgeView edge,
     FormView form,
@@ -90,6 +92,7 @@ public record TitleBlock(
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
         piece.content() instanceof Content.Barcode b ? BarcodeView.of(b, cover) : null,
+        motif(piece.content(), cover.design(), unit),
         piece.content() instanceof Words w
             ? FillView.of(w.paint(), cover.design())
             : shape == null ? null : FillView.of(shape.fill(), cover.design()),
@@ -166,6 +169,16 @@ public record TitleBlock(
           }
 
           @Override
+          public String ornament(Content.Ornament ornament) {
+            return "ornament";
+          }
+
+          @Override
+          public String pattern(Content.Pattern pattern) {
+            return "pattern";
+          }
+
+          @Override
           public String barcode(Content.Barcode barcode) {
             return "barcode";
           }
@@ -175,6 +188,12 @@ public record TitleBlock(
             return "group";
           }
         });
+  }
+
+  private static MotifView motif(Content content, Design design, Unit unit) {
+    return content instanceof Content.Ornament o
+        ? MotifView.of(o, design)
+        : content instanceof Content.Pattern p ? MotifView.of(p, design, unit) : null;
   }
 
   private static Colour colour(Content content) {

@@ -12,10 +12,12 @@ final class ContentCodecs {
   private static final WordsCodec WORDS = new WordsCodec();
   private static final ShapeCodec SHAPE = new ShapeCodec();
   private static final PictureCodec PICTURE = new PictureCodec();
+  private static final MotifCodec.Ornaments ORNAMENT = new MotifCodec.Ornaments();
+  private static final MotifCodec.Patterns PATTERN = new MotifCodec.Patterns();
   private static final BarcodeCodec BARCODE = new BarcodeCodec();
   private static final GroupCodec GROUP = new GroupCodec();
   private static final List<ContentCodec<? extends Content>> ALL =
-      List.of(WORDS, SHAPE, PICTURE, BARCODE, GROUP);
+      List.of(WORDS, SHAPE, PICTURE, ORNAMENT, PATTERN, BARCODE, GROUP);
 
   private ContentCodecs() {}
 
@@ -35,6 +37,16 @@ final class ContentCodecs {
           @Override
           public ObjectNode picture(Content.Picture picture) {
             return with(PICTURE, picture);
+          }
+
+          @Override
+          public ObjectNode ornament(Content.Ornament ornament) {
+            return with(ORNAMENT, ornament);
+          }
+
+          @Override
+          public ObjectNode pattern(Content.Pattern pattern) {
+            return with(PATTERN, pattern);
           }
 
           @Override

@@ -110,6 +110,7 @@ public final class DesignDocument {
     if (ground.extent() != Ground.Extent.SHEET) {
       out.put("extent", ground.extent().name());
     }
+    ground.pattern().ifPresent(p -> out.set("pattern", MotifCodec.write(p)));
     return out;
   }
 
@@ -118,6 +119,7 @@ public final class DesignDocument {
         in.part("paint", PaintCodec::read),
         in.text("picture", ""),
         new Focus(in.number("focusX", 0.5), in.number("focusY", 0.5)),
-        in.choice("extent", Ground.Extent.SHEET));
+        in.choice("extent", Ground.Extent.SHEET),
+        in.partIfAny("pattern", MotifCodec::pattern));
   }
 }

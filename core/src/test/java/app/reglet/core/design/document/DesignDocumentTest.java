@@ -14,10 +14,12 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
 import app.reglet.core.design.Stroke;
+import app.reglet.core.design.Tiling;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
@@ -131,10 +133,24 @@ public class DesignDocumentTest {
                         new Content.Barcode(1.5, false, true, "51499", INK)),
                     new Piece(
                         "old", "Old", Anchors.filling(Region.GROUP), new Content.Barcode()))));
-    Ground ground = new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT);
+    Tiling tiling =
+        new Tiling(
+            Length.mm("12.5"), Length.mm("3"), Length.mm("0.5"), Tiling.Stagger.HALF_DROP, -33);
+    Piece leaf =
+        new Piece(
+            "leaf",
+            "Leaf",
+            SAFE,
+            new Content.Ornament(new Motif.Drawn("leaf", List.of(INK, Colour.WHITE))));
+    Piece sky =
+        new Piece("sky", "Sky", SAFE, new Content.Pattern(new Motif.Pictured("ef56"), tiling));
+    Ground ground =
+        new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT)
+            .withPattern(new Content.Pattern(new Motif.Drawn("dot", List.of(INK)), tiling));
     return new Design(
         Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
-        new Composition(ground, List.of(disc, card, star, kite, rule, picture, group, title)),
+        new Composition(
+            ground, List.of(disc, card, star, kite, rule, leaf, sky, picture, group, title)),
         new Composition(Ground.plain(new Colour.Gray(5)), List.of()));
   }
 
