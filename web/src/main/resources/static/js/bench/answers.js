@@ -1,5 +1,5 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
-import { board, chosen, merge, looking } from "./model.js";
+import { board, chosen, merge, looking, part } from "./model.js";
 
 let queue = Promise.resolve();
 
@@ -12,7 +12,10 @@ export function post(path, fields) {
   return queue;
 }
 
-export const edit = (kind, fields) => (looking() ? Promise.resolve() : post("/edits", { edit: kind, ...fields }));
+export function edit(kind, fields) {
+  if (looking()) return Promise.resolve();
+  return post("/edits", { edit: kind, ...fields, ...(kind === "ground" ? { part: part() } : {}) });
+}
 
 export function choose(id) {
   if (id === chosen()) return Promise.resolve();

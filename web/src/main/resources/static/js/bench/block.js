@@ -74,6 +74,7 @@ document.addEventListener("change", (e) => {
     timers.delete(field);
     send(field);
   }
+  if (e.target.id === "g-part") choose(e.target.value ? "ground:" + e.target.value : "").then(() => document.getElementById("g-part")?.focus());
   if (e.target.id === "bg-file") upload(e.target, "ground");
   if (e.target.id === "motif-file") upload(e.target, "motif");
   if (e.target.id === "add-picture") upload(e.target, "piece");
@@ -86,7 +87,7 @@ async function upload(input, as) {
   const readout = document.getElementById("readout");
   readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
   board().classList.add("reading");
-  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, piece: hand()[0] ?? "", picture: file };
+  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, piece: hand()[0] ?? chosen(), picture: file };
   try {
     await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
   } finally {

@@ -39,7 +39,10 @@ export function loose(id) {
 
 /** The piece in the hand; of several their ids, parted by commas. */
 export const chosen = () => document.getElementById("title-block")?.dataset.chosen ?? "";
-export const hand = () => chosen().split(",").filter(Boolean);
+export const hand = () => chosen().split(",").filter((id) => id && !id.startsWith("ground:"));
+
+/** The part whose ground is in the hand, empty for that of the whole sheet. */
+export const part = () => (chosen().startsWith("ground:") ? chosen().slice(7) : "");
 
 /** What goes along with a piece: all in the hand when it is one of several, else itself. */
 export const along = (id) => (hand().length > 1 && hand().includes(id) ? hand() : [id]);

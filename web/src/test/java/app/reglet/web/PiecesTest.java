@@ -155,4 +155,26 @@ public class PiecesTest {
     desk.does(() -> desk.page.locator("#g-pattern").selectOption("none"));
     assertThat(pattern).hasCount(0);
   }
+
+  @Test
+  public void theSpineTakesAGroundOfItsOwnAndGivesItBack() {
+    Desk desk = composed("Grounds");
+    desk.does(() -> desk.page.locator("#g-part").selectOption("spine"));
+    assertThat(desk.page.locator("#g-part")).isFocused();
+    assertThat(desk.page.locator("#g-colour")).hasCount(0);
+    desk.does(() -> desk.page.locator("button:has-text('Give it its own')").click());
+    type(desk, "#g-colour", "#b5482a");
+    Locator spine = desk.page.locator("#art-ground rect[fill='#b5482a']");
+    assertThat(spine).hasCount(1);
+    assertThat(Double.parseDouble(spine.getAttribute("height")))
+        .isCloseTo(9.25 * 25.4, within(0.01));
+    assertThat(Double.parseDouble(spine.getAttribute("width")))
+        .isCloseTo(320 * 0.002252 * 25.4, within(0.3));
+    desk.does(() -> desk.page.locator("button:has-text('As the whole')").click());
+    assertThat(spine).hasCount(0);
+    assertThat(desk.page.locator("#g-part")).hasValue("spine");
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(spine).hasCount(1);
+    assertThat(desk.page.locator("#g-part option:checked")).hasText("spine, its own");
+  }
 }

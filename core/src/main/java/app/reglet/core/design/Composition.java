@@ -1,9 +1,13 @@
 package app.reglet.core.design;
 
+import app.reglet.core.wrap.PanelKind;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -11,15 +15,60 @@ import java.util.stream.Stream;
  * What is on one printed side.
  *
  * @param ground behind everything
+ * @param parts grounds of single parts, over that of the whole; a hinge goes with its board
  * @param pieces from back to front
  */
-public record Composition(Ground ground, List<Piece> pieces) {
+public record Composition(Ground ground, Map<PanelKind, Ground> parts, List<Piece> pieces) {
   /** A side that nobody has composed yet. */
   public static final Composition EMPTY =
       new Composition(Ground.plain(new Colour.Rgb(0xf4efe4)), List.of());
 
   public Composition {
+    parts = Collections.unmodifiableMap(new TreeMap<>(parts));
     pieces = List.copyOf(pieces);
+    if (parts.keySet().stream().anyMatch(PanelKind::isHinge)) {
+      throw new IllegalArgumentException("a hinge has the ground of its board");
+    }
+  }
+
+  /** One ground for the whole sheet. */
+  public Composition(Ground ground, List<Piece> pieces) {
+    this(ground, Map.of(), pieces);
+  }
+
+  /** The ground of a part, empty when it has none of its own; of the whole when none is named. */
+  public Optional<Ground> ground(Optional<PanelKind> part) {
+    return part.isEmpty() ? Optional.of(ground) : Optional.ofNullable(parts.get(part.get()));
+  }
+
+  /** Every ground, the whole's first. */
+  public Stream<Ground> grounds() {
+    return Stream.concat(Stream.of(ground), parts.values().stream());
+  }
+
+  /** With every ground changed. */
+  public Composition withGrounds(UnaryOperator<Ground> how) {
+    Map<PanelKind, Ground> changed = new TreeMap<>();
+    parts.forEach((part, g) -> changed.put(part, how.apply(g)));
+    return new Composition(how.apply(ground), changed, pieces);
+  }
+
+  /**
+   * With another ground of a part, or of the whole.
+   *
+   * @param g null for a part that has none of its own
+   */
+  public Composition withGround(Optional<PanelKind> part, Ground g) {
+    if (part.isEmpty()) {
+      return withGround(g);
+    }
+    Map<PanelKind, Ground> changed = new TreeMap<>(parts);
+    if (g == null) {
+      changed.remove(part.get());
+    } else {
+      changed.put(part.get(), g);
+    }
+    return new Composition(ground, changed, pieces);
   }
 
   /** Every piece, those in groups too, each group before its pieces. */
@@ -56,11 +105,11 @@ public record Composition(Ground ground, List<Piece> pieces) {
   }
 
   public Composition withGround(Ground g) {
-    return new Composition(g, pieces);
+    return new Composition(g, parts, pieces);
   }
 
   public Composition withPieces(List<Piece> newPieces) {
-    return new Composition(ground, newPieces);
+    return new Composition(ground, parts, newPieces);
   }
 
   /** With a piece put in front of the others. */

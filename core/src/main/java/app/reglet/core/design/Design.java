@@ -49,7 +49,8 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
             });
     for (Composition side : new Composition[] {outside, inside}) {
       Stream<Colour> used =
-          Stream.concat(side.ground().colours(), side.all().flatMap(Design::colours));
+          Stream.concat(
+              side.grounds().flatMap(Ground::colours), side.all().flatMap(Design::colours));
       Map<String, Colour.Solid> known = palette;
       used.filter(Colour.Swatch.class::isInstance)
           .map(c -> ((Colour.Swatch) c).name())
@@ -119,6 +120,6 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
 
   /** Whether nothing was composed yet on a side. */
   public boolean isEmpty(PrintedSide side) {
-    return side(side).pieces().isEmpty() && !side(side).ground().hasPicture();
+    return side(side).pieces().isEmpty() && side(side).grounds().noneMatch(Ground::hasPicture);
   }
 }

@@ -27,8 +27,13 @@ public record Ground(
     this(paint, picture, focus, extent, Optional.empty());
   }
 
+  /** A paint alone. */
+  public static Ground of(Paint paint) {
+    return new Ground(paint, "", Focus.MIDDLE, Extent.SHEET);
+  }
+
   public static Ground plain(Colour colour) {
-    return new Ground(Paint.of(colour), "", Focus.MIDDLE, Extent.SHEET);
+    return of(Paint.of(colour));
   }
 
   /** Every colour given in it. */

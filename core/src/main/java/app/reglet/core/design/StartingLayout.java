@@ -39,13 +39,14 @@ public enum StartingLayout {
 
   /** Lays the book's words out on the outside of a wrap, in front of the ground of a design. */
   public Design on(Wrap wrap, Book book, Design design) {
-    Ground ground = design.outside().ground();
+    Composition side = design.outside();
+    Ground ground = side.ground();
     LayoutDraft draft = new LayoutDraft(wrap, book, LayoutDraft.inkOn(design, ground));
     switch (this) {
       case LEDGER -> new LedgerLayout(draft).lay();
       case AXIS -> new AxisLayout(draft).lay();
       case TIDEMARK -> new TidemarkLayout(draft).lay();
     }
-    return design.with(PrintedSide.OUTSIDE, new Composition(ground, draft.pieces()));
+    return design.with(PrintedSide.OUTSIDE, side.withPieces(draft.pieces()));
   }
 }

@@ -9,6 +9,7 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import java.util.List;
 import java.util.Optional;
@@ -222,7 +223,20 @@ public sealed interface Edit
     }
   }
 
-  record SetGround(PrintedSide side, Ground ground, String what) implements OfNone {
+  /**
+   * Another ground.
+   *
+   * @param part whose, empty for the whole sheet
+   * @param ground null for a part that has none of its own from then
+   * @param what it is called in the history
+   */
+  record SetGround(PrintedSide side, Optional<PanelKind> part, Ground ground, String what)
+      implements OfNone {
+    /** Of the whole sheet. */
+    public SetGround(PrintedSide side, Ground ground, String what) {
+      this(side, Optional.empty(), ground, what);
+    }
+
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.setGround(this);

@@ -6,9 +6,11 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
@@ -199,7 +201,23 @@ public final class EditReader {
 
   private Edit ground() {
     PrintedSide side = typed.choice("side", PrintedSide.OUTSIDE);
-    return new Edit.SetGround(side, contents.changed(design.side(side).ground()), "Ground");
+    Optional<PanelKind> part =
+        typed.text("part", "").isEmpty()
+            ? Optional.empty()
+            : Optional.of(typed.choice("part", PanelKind.FRONT));
+    if (part.filter(PanelKind::isHinge).isPresent()) {
+      throw new Refusal("part", "A hinge has the ground of its board.");
+    }
+    String what =
+        part.map(p -> "Ground of the " + p.title().toLowerCase(Locale.ROOT)).orElse("Ground");
+    String own = typed.text("own", "");
+    if (part.isPresent() && own.equals("no")) {
+      return new Edit.SetGround(side, part, null, what);
+    }
+    Composition now = design.side(side);
+    // a part's own begins with the whole's colours: a picture or pattern of the whole is not cut up
+    Ground begin = Ground.of(now.ground().paint());
+    return new Edit.SetGround(side, part, contents.changed(now.ground(part).orElse(begin)), what);
   }
 
   private Edit mend() {

@@ -174,7 +174,7 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design setGround(Edit.SetGround e) {
-    return design.changed(e.side(), c -> c.withGround(e.ground()));
+    return design.changed(e.side(), c -> c.withGround(e.part(), e.ground()));
   }
 
   @Override

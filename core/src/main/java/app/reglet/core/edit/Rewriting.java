@@ -30,19 +30,18 @@ final class Rewriting implements Content.Visitor<Content> {
   /** The same in other colours. */
   static Composition coloured(Composition side, UnaryOperator<Colour> rule) {
     Rewriting r = new Rewriting(rule, UnaryOperator.identity());
-    return new Composition(
-        side.ground()
-            .withPaint(r.paint(side.ground().paint()))
-            .withPattern(side.ground().pattern().map(r::patterned).orElse(null)),
-        r.pieces(side.pieces()));
+    return side.withGrounds(
+            g ->
+                g.withPaint(r.paint(g.paint()))
+                    .withPattern(g.pattern().map(r::patterned).orElse(null)))
+        .withPieces(r.pieces(side.pieces()));
   }
 
   /** The same in another size; what is in a group goes with the group's box. */
   static Composition sized(Composition side, UnaryOperator<Length> rule) {
     Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
-    return new Composition(
-        side.ground().withPattern(side.ground().pattern().map(r::patterned).orElse(null)),
-        r.pieces(side.pieces()));
+    return side.withGrounds(g -> g.withPattern(g.pattern().map(r::patterned).orElse(null)))
+        .withPieces(r.pieces(side.pieces()));
   }
 
   private List<Piece> pieces(List<Piece> pieces) {

@@ -12,6 +12,7 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
@@ -349,5 +350,27 @@ public class ShapeEditTest {
     assertThatThrownBy(() -> apply(d, "edit", "ground", field, typed))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining(says);
+  }
+
+  @Test
+  public void aPartHasAGroundOfItsOwnUntilItGoesWithTheWholeAgain() {
+    Design d = apply(Design.EMPTY, "edit", "ground", "colour", "#102030");
+    d = apply(d, "edit", "ground", "pattern", "on");
+    d = apply(d, "edit", "ground", "part", "spine", "own", "yes");
+    Ground spine = d.outside().parts().get(PanelKind.SPINE);
+    assertThat(spine).isEqualTo(Ground.plain(new Colour.Rgb(0x102030)));
+    d = apply(d, "edit", "ground", "part", "spine", "colour", "#b5482a");
+    assertThat(d.outside().parts().get(PanelKind.SPINE).paint())
+        .isEqualTo(Paint.of(new Colour.Rgb(0xb5482a)));
+    assertThat(d.outside().ground().paint()).isEqualTo(Paint.of(new Colour.Rgb(0x102030)));
+    // pieces come and go, the part's ground stays
+    Design more = apply(d, "edit", "add", "what", "shape", "figure", "star");
+    assertThat(more.outside().parts()).isEqualTo(d.outside().parts());
+    d = apply(d, "edit", "ground", "part", "spine", "own", "no");
+    assertThat(d.outside().parts()).isEmpty();
+    Design e = d;
+    assertThatThrownBy(() -> apply(e, "edit", "ground", "part", "front-hinge", "colour", "#000000"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("ground of its board");
   }
 }

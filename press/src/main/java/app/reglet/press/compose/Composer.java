@@ -61,7 +61,7 @@ public final class Composer {
     Composition composition = design.side(side);
     List<Artwork.Part> parts = new ArrayList<>();
     Lay ground = new Lay(design, wrap, book, pictures, typefaces);
-    ground.ground(composition.ground());
+    ground.ground(composition);
     parts.add(ground.part(null));
     for (Piece piece : composition.pieces()) {
       Artwork.Part part = kept.get(piece);

@@ -2,6 +2,7 @@ package app.reglet.press.compose;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
+import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Focus;
@@ -10,6 +11,9 @@ import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
 import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
@@ -21,10 +25,13 @@ import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The laying of one loose piece, or of the ground. */
 final class Lay {
   private static final double MM_PER_INCH = 25.4;
+  private static final Length UNDER = Length.mm("0.2");
+  private static final AffineTransform STILL = new AffineTransform();
 
   final Wrap wrap;
   final Book book;
@@ -51,27 +58,79 @@ final class Lay {
     return new Artwork.Part(piece, marks, laid, placed, absent);
   }
 
-  void ground(Ground g) {
+  /** The ground of the whole, and those of parts over it. */
+  void ground(Composition side) {
     List<Mark> all = new ArrayList<>();
     Box sheet = wrap.sheetBox();
-    Rect whole = Rect.of(sheet);
+    laid.add(new Laid.Area(Artwork.GROUND, "Ground", Outlines.of(sheet, STILL)));
+    ground(side.ground(), sheet, wrap.box(side.ground().region()).orElse(sheet), all);
+    for (Panel panel : wrap.panels()) {
+      Ground own = side.parts().get(panel.kind());
+      if (own != null) {
+        Box area = withHinges(panel, side.parts().keySet());
+        ground(own, area, area, all);
+      }
+    }
+    marks.add(Mark.Group.named(Artwork.GROUND, all));
+  }
+
+  /**
+   * What a part's ground covers: its hinge too, and a hair of its neighbour on the right, whose own
+   * ground then lies over that: between the two no third colour shines through.
+   */
+  private Box withHinges(Panel panel, Set<PanelKind> owned) {
+    List<Panel> row = wrap.panels();
+    int from = row.indexOf(panel);
+    int to = from;
+    while (from > 0
+        && row.get(from - 1).kind().isHinge()
+        && !panel.kind().equals(PanelKind.SPINE)) {
+      from--;
+    }
+    while (to + 1 < row.size()
+        && row.get(to + 1).kind().isHinge()
+        && !panel.kind().equals(PanelKind.SPINE)) {
+      to++;
+    }
+    boolean next = to + 1 < row.size() && owned.contains(boardOf(row.get(to + 1).kind()));
+    Length right = row.get(to).art().right();
+    return Box.between(
+        row.get(from).art().left(),
+        panel.art().top(),
+        next ? right.plus(UNDER) : right,
+        panel.art().bottom());
+  }
+
+  private static PanelKind boardOf(PanelKind kind) {
+    return switch (kind) {
+      case BACK_HINGE -> PanelKind.BACK;
+      case FRONT_HINGE -> PanelKind.FRONT;
+      default -> kind;
+    };
+  }
+
+  /**
+   * One ground.
+   *
+   * @param area what it covers
+   * @param pictured what its picture covers
+   */
+  private void ground(Ground g, Box area, Box pictured, List<Mark> all) {
+    Rect whole = Rect.of(area);
     all.add(new Mark.Path(whole.shape(), fills.of(g.paint(), whole), null));
-    AffineTransform still = new AffineTransform();
-    laid.add(new Laid.Area(Artwork.GROUND, "Ground", Outlines.of(sheet, still)));
     Optional<Picture> picture = g.hasPicture() ? pictures.find(g.picture()) : Optional.empty();
     picture.ifPresent(
         p -> {
-          Box box = wrap.box(g.region()).orElse(sheet);
           boolean flat = g.paint() instanceof Paint.Flat;
           Pixels pixels =
               new Pixels.Stored(p, flat ? fills.solid(((Paint.Flat) g.paint()).colour()) : null);
-          all.add(covering(p, pixels, Rect.of(box), g.focus()));
+          all.add(covering(p, pixels, Rect.of(pictured), g.focus()));
           laid.add(
               new Laid.Picture(
                   Artwork.GROUND,
                   "Ground's picture",
-                  Outlines.of(box, still),
-                  ppi(p, Rect.of(box))));
+                  Outlines.of(pictured, STILL),
+                  ppi(p, Rect.of(pictured))));
         });
     g.pattern()
         .flatMap(p -> new Motifs(fills, pictures).pattern(p, whole.shape(), whole))
@@ -85,10 +144,9 @@ final class Lay {
                               new Laid.Picture(
                                   Artwork.GROUND,
                                   "Ground's pattern",
-                                  Outlines.of(sheet, still),
+                                  Outlines.of(area, STILL),
                                   ppi)));
             });
-    marks.add(Mark.Group.named(Artwork.GROUND, all));
   }
 
   /** A picture as large as covers a box, cut to it. */

@@ -97,7 +97,8 @@ public class BenchController {
   /** The piece that a change leaves in the hand: one it made, else the one it was made of. */
   private static String chosen(Benching.Changed changed, Map<String, String> fields) {
     if (!List.of("add", "group", "picture").contains(fields.getOrDefault("edit", "picture"))) {
-      return fields.getOrDefault("piece", "");
+      String part = fields.getOrDefault("part", "");
+      return part.isEmpty() ? fields.getOrDefault("piece", "") : GroundView.PREFIX + part;
     }
     Optional<String> made =
         changed
@@ -140,11 +141,19 @@ public class BenchController {
               if (as.equals("piece")) {
                 return new Addition.AddPicture(PanelKind.FRONT, added.sha(), name);
               }
-              Ground ground = cover.outside().ground().withPicture(added.sha());
-              return new Edit.SetGround(PrintedSide.OUTSIDE, ground, "Ground's picture");
+              Optional<PanelKind> part = GroundView.part(piece, cover);
+              return new Edit.SetGround(
+                  PrintedSide.OUTSIDE,
+                  part,
+                  ground(cover, part).withPicture(added.sha()),
+                  "Ground's picture");
             },
             viewer);
     return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
+  }
+
+  private static Ground ground(Cover cover, Optional<PanelKind> part) {
+    return cover.outside().ground(part).orElse(cover.outside().ground());
   }
 
   /** A picture as the motif of a pattern: of a piece, or of the ground when none is named. */
@@ -153,13 +162,15 @@ public class BenchController {
     if (of.isPresent() && of.get().content() instanceof Content.Pattern p) {
       return new Edit.Set(piece, new Content.Pattern(new Motif.Pictured(sha), p.tiling()));
     }
-    Ground ground = cover.outside().ground();
+    Optional<PanelKind> part = GroundView.part(piece, cover);
+    Ground ground = ground(cover, part);
     Content.Pattern old =
         ground
             .pattern()
             .orElseThrow(() -> new Refusal("There is no pattern here to put a picture in."));
     return new Edit.SetGround(
         PrintedSide.OUTSIDE,
+        part,
         ground.withPattern(new Content.Pattern(new Motif.Pictured(sha), old.tiling())),
         "Ground's pattern");
   }

@@ -79,27 +79,20 @@ class BenchPage {
     model.addAttribute("layouts", StartingLayout.values());
     model.addAttribute("facts", Fact.values());
     model.addAttribute("typefaces", typefaces.all());
-    model.addAttribute("ground", cover.outside().ground());
-    model.addAttribute("groundColour", TitleBlock.ground(cover.design()));
-    model.addAttribute("groundOnScreen", TitleBlock.groundOnScreen(cover.design()));
+    GroundView ground = GroundView.of(chosen, cover);
+    model.addAttribute("ground", ground);
     model.addAttribute("families", MotifView.FAMILIES);
-    model.addAttribute(
-        "groundPattern",
-        cover
-            .outside()
-            .ground()
-            .pattern()
-            .map(p -> MotifView.of(p, cover.design(), cover.unit()))
-            .orElse(null));
-    model.addAttribute("groundFill", FillView.of(cover.outside().ground().paint(), cover.design()));
-    model.addAttribute(
-        "aboutPicture", pictures.about(cover.outside().ground().picture()).orElse(null));
+    model.addAttribute("aboutPicture", pictures.about(ground.ground().picture()).orElse(null));
     List<Piece> hand = hand(cover.design(), chosen);
     Piece piece = hand.size() == 1 ? hand.get(0) : null;
     model.addAttribute("piece", piece);
     model.addAttribute("several", hand.size() > 1 ? hand : List.of());
     model.addAttribute("chosenIds", hand.stream().map(Piece::id).toList());
-    model.addAttribute("chosen", hand.stream().map(Piece::id).collect(Collectors.joining(",")));
+    model.addAttribute(
+        "chosen",
+        hand.isEmpty()
+            ? ground.chosen()
+            : hand.stream().map(Piece::id).collect(Collectors.joining(",")));
     model.addAttribute("block", TitleBlock.of(piece, cover));
     model.addAttribute("stay", false);
     model.addAttribute("exchange", true);
@@ -149,7 +142,6 @@ class BenchPage {
   /** What the list of pieces says. */
   private static String list(Cover cover) {
     return Parts.shown(Parts.of(cover.outside().pieces(), cover.sheet()))
-        + cover.outside().ground().hasPicture()
         + cover.art().map(Artwork::absent).orElse(List.of());
   }
 
@@ -166,7 +158,8 @@ class BenchPage {
     Design before = changed.before().design();
     Design after = changed.after().design();
     boolean ground =
-        !before.outside().ground().equals(after.outside().ground())
+        !before.outside().grounds().toList().equals(after.outside().grounds().toList())
+            || !before.outside().parts().keySet().equals(after.outside().parts().keySet())
             || !before.palette().equals(after.palette());
     Stream<Artwork.Part> all =
         ground

@@ -203,16 +203,4 @@ public record TitleBlock(
             : content instanceof Content.Shape s ? s.fill() : null;
     return paint instanceof Paint.Flat flat ? flat.colour() : null;
   }
-
-  /** The ground's colour as text; empty when it is no one colour. */
-  static String ground(Design design) {
-    return design.outside().ground().paint() instanceof Paint.Flat f ? f.colour().text() : "";
-  }
-
-  /** About how the ground's colour looks. */
-  static String groundOnScreen(Design design) {
-    return design.outside().ground().paint() instanceof Paint.Flat f
-        ? design.solid(f.colour()).hex()
-        : "#ffffff";
-  }
 }

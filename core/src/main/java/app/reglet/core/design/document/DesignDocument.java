@@ -7,6 +7,8 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.wrap.PanelKind;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import tools.jackson.core.JacksonException;
@@ -42,6 +44,10 @@ public final class DesignDocument {
       if (!c.equals(Composition.EMPTY)) {
         ObjectNode part = out.putObject(side.id());
         part.set("ground", write(c.ground()));
+        if (!c.parts().isEmpty()) {
+          ObjectNode parts = part.putObject("grounds");
+          c.parts().forEach((panel, g) -> parts.set(panel.id(), write(g)));
+        }
         ArrayNode pieces = part.putArray("pieces");
         c.pieces().forEach(p -> pieces.add(PieceCodec.write(p)));
       }
@@ -95,7 +101,19 @@ public final class DesignDocument {
 
   private static Composition side(Fields in) {
     return new Composition(
-        in.part("ground", DesignDocument::ground), in.parts("pieces", PieceCodec::read));
+        in.part("ground", DesignDocument::ground),
+        in.partIfAny("grounds", DesignDocument::grounds).orElse(Map.of()),
+        in.parts("pieces", PieceCodec::read));
+  }
+
+  private static Map<PanelKind, Ground> grounds(Fields in) {
+    Map<PanelKind, Ground> grounds = new EnumMap<>(PanelKind.class);
+    for (PanelKind panel : PanelKind.values()) {
+      if (!panel.isHinge()) {
+        in.partIfAny(panel.id(), DesignDocument::ground).ifPresent(g -> grounds.put(panel, g));
+      }
+    }
+    return grounds;
   }
 
   private static ObjectNode write(Ground ground) {

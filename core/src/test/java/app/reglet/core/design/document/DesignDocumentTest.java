@@ -150,7 +150,9 @@ public class DesignDocumentTest {
     return new Design(
         Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
         new Composition(
-            ground, List.of(disc, card, star, kite, rule, leaf, sky, picture, group, title)),
+            ground,
+            Map.of(PanelKind.SPINE, Ground.plain(INK), PanelKind.BACK_FLAP, ground),
+            List.of(disc, card, star, kite, rule, leaf, sky, picture, group, title)),
         new Composition(Ground.plain(new Colour.Gray(5)), List.of()));
   }
 
