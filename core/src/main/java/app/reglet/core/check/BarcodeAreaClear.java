@@ -29,7 +29,7 @@ public final class BarcodeAreaClear implements Check {
 
   private static Finding words(Laid.Words w, Box area) {
     return Finding.ofPiece(
-        new Found.WordsInBarcodeArea(w.name(), area.size()),
+        new OfBarcode.WordsInBarcodeArea(w.name(), area.size()),
         Finding.Severity.MEND,
         w,
         area,
@@ -39,7 +39,7 @@ public final class BarcodeAreaClear implements Check {
 
   private static Finding over(Laid l) {
     return Finding.ofPiece(
-        new Found.OverBarcode(l.name()),
+        new OfBarcode.OverBarcode(l.name()),
         Finding.Severity.MEND,
         l,
         l.extent(),

@@ -27,7 +27,7 @@ public final class BarcodePresent implements Check {
       return supplied
           ? List.of(
               new Finding(
-                  new Found.BarcodeMissing(s.wrap().house().name()),
+                  new OfBarcode.BarcodeMissing(s.wrap().house().name()),
                   Finding.Severity.MEND,
                   Optional.of(area),
                   Optional.empty(),
@@ -39,7 +39,7 @@ public final class BarcodePresent implements Check {
         .map(
             c ->
                 Finding.ofPiece(
-                    new Found.BarcodeOutOfArea(c.extent().size(), area.size()),
+                    new OfBarcode.BarcodeOutOfArea(c.extent().size(), area.size()),
                     Finding.Severity.LOOK,
                     c,
                     c.extent(),

@@ -18,7 +18,7 @@ public final class BarcodeReadable implements Check {
         .map(
             b ->
                 Finding.ofPiece(
-                    new Found.BarcodePanelDark(b.name(), b.reflected(), LEAST),
+                    new OfBarcode.BarcodePanelDark(b.name(), b.reflected(), LEAST),
                     Finding.Severity.MEND,
                     b,
                     b.extent(),

@@ -202,12 +202,12 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String barcodeMissing(Found.BarcodeMissing f) {
+  public String barcodeMissing(OfBarcode.BarcodeMissing f) {
     return f.house() + " expects the ISBN barcode in the art; it is not on the cover.";
   }
 
   @Override
-  public String barcodeOutOfArea(Found.BarcodeOutOfArea f) {
+  public String barcodeOutOfArea(OfBarcode.BarcodeOutOfArea f) {
     return "The barcode with its quiet zones, "
         + f.barcode().brief(unit)
         + ", does not lie in the barcode area of "
@@ -216,12 +216,12 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String wordsInBarcodeArea(Found.WordsInBarcodeArea f) {
+  public String wordsInBarcodeArea(OfBarcode.WordsInBarcodeArea f) {
     return quoted(f.name()) + " stands in the barcode area of " + f.area().brief(unit) + ".";
   }
 
   @Override
-  public String barcodePanelDark(Found.BarcodePanelDark f) {
+  public String barcodePanelDark(OfBarcode.BarcodePanelDark f) {
     return "The barcode's panel gives "
         + Math.round(f.reflected() * 100)
         + " % of a scanner's red light back; it needs "
@@ -230,7 +230,7 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String overBarcode(Found.OverBarcode f) {
+  public String overBarcode(OfBarcode.OverBarcode f) {
     return quoted(f.name()) + " lies over the barcode: send it behind or move it.";
   }
 

@@ -11,6 +11,7 @@ import app.reglet.core.wrap.PanelKind;
  */
 public sealed interface Found
     permits Unoffered,
+        OfBarcode,
         Found.WordsOverflow,
         Found.GlyphMissing,
         Found.SpineTypeNotAllowed,
@@ -19,11 +20,6 @@ public sealed interface Found
         Found.PictureTooCoarse,
         Found.PictureSoft,
         Found.WordsAcrossFold,
-        Found.BarcodeMissing,
-        Found.BarcodeOutOfArea,
-        Found.BarcodePanelDark,
-        Found.WordsInBarcodeArea,
-        Found.OverBarcode,
         Found.BleedNotReached,
         Found.WordsOutsideSafe,
         Found.WordsOffCover {
@@ -61,15 +57,15 @@ public sealed interface Found
 
     R wordsAcrossFold(WordsAcrossFold found);
 
-    R barcodeMissing(BarcodeMissing found);
+    R barcodeMissing(OfBarcode.BarcodeMissing found);
 
-    R barcodeOutOfArea(BarcodeOutOfArea found);
+    R barcodeOutOfArea(OfBarcode.BarcodeOutOfArea found);
 
-    R barcodePanelDark(BarcodePanelDark found);
+    R barcodePanelDark(OfBarcode.BarcodePanelDark found);
 
-    R wordsInBarcodeArea(WordsInBarcodeArea found);
+    R wordsInBarcodeArea(OfBarcode.WordsInBarcodeArea found);
 
-    R overBarcode(OverBarcode found);
+    R overBarcode(OfBarcode.OverBarcode found);
 
     R bleedNotReached(BleedNotReached found);
 
@@ -186,76 +182,6 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.wordsAcrossFold(this);
-    }
-  }
-
-  /** The house expects a barcode in the art. */
-  record BarcodeMissing(String house) implements Found {
-    @Override
-    public String code() {
-      return "barcode-missing";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.barcodeMissing(this);
-    }
-  }
-
-  /** The barcode does not lie in its area. */
-  record BarcodeOutOfArea(Size barcode, Size area) implements Found {
-    @Override
-    public String code() {
-      return "barcode-out-of-area";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.barcodeOutOfArea(this);
-    }
-  }
-
-  /**
-   * The barcode lies on a panel that gives a scanner too little light back.
-   *
-   * @param reflected share of red light, 0 to 1
-   * @param least share that is wanted
-   */
-  record BarcodePanelDark(String name, double reflected, double least) implements Found {
-    @Override
-    public String code() {
-      return "barcode-panel-dark";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.barcodePanelDark(this);
-    }
-  }
-
-  /** Words stand where the barcode goes. */
-  record WordsInBarcodeArea(String name, Size area) implements Found {
-    @Override
-    public String code() {
-      return "barcode-area-covered";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.wordsInBarcodeArea(this);
-    }
-  }
-
-  /** Something lies over the barcode. */
-  record OverBarcode(String name) implements Found {
-    @Override
-    public String code() {
-      return "barcode-area-covered";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.overBarcode(this);
     }
   }
 

@@ -139,11 +139,7 @@ public sealed interface Edit
     }
   }
 
-  /**
-   * Given other content.
-   *
-   * @param name what it is called from then; null when that stays
-   */
+  /** Given other content; and another name, unless that is null. */
   record Set(String piece, Content content, String name) implements OfPiece {
     public Set(String piece, Content content) {
       this(piece, content, null);

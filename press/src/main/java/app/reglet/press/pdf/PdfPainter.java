@@ -1,13 +1,11 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.design.Appearance;
-import app.reglet.core.design.Colour;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Labels;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
-import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.type.Typeface;
@@ -17,8 +15,6 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
-import org.apache.pdfbox.cos.COSArray;
-import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
@@ -81,7 +77,7 @@ final class PdfPainter implements Painter {
       return;
     }
     if (p.pen().fill() instanceof Fill.Flat flat) {
-      pen(p.pen(), flat.colour());
+      Inks.pen(op(), p.pen(), flat.colour());
       op().path(p.shape());
       op().op("S");
     } else {
@@ -94,7 +90,7 @@ final class PdfPainter implements Painter {
         new Fill.Visitor<Void>() {
           @Override
           public Void flat(Fill.Flat flat) {
-            colour(flat.colour(), false);
+            Inks.colour(op(), flat.colour(), false);
             op().path(shape);
             op().op(Operators.byRule("f", shape));
             return null;
@@ -120,59 +116,17 @@ final class PdfPainter implements Painter {
         });
   }
 
-  private void colour(Colour.Solid colour, boolean stroking) {
-    colour.accept(
-        new Colour.Visitor<Void>() {
-          @Override
-          public Void rgb(Colour.Rgb rgb) {
-            return set(stroking ? "RG" : "rg", rgb.red(), rgb.green(), rgb.blue());
-          }
-
-          @Override
-          public Void cmyk(Colour.Cmyk c) {
-            return set(
-                stroking ? "K" : "k",
-                c.cyan() / 100,
-                c.magenta() / 100,
-                c.yellow() / 100,
-                c.black() / 100);
-          }
-
-          @Override
-          public Void gray(Colour.Gray gray) {
-            return set(stroking ? "G" : "g", 1 - gray.black() / 100);
-          }
-
-          private Void set(String operator, double... shares) {
-            COSBase[] operands = new COSBase[shares.length];
-            for (int i = 0; i < shares.length; i++) {
-              operands[i] = Operators.number(shares[i]);
-            }
-            op().op(operator, operands);
-            return null;
-          }
-        });
-  }
-
-  private void pen(Pen pen, Colour.Solid colour) {
-    colour(colour, true);
-    op().op("w", Operators.number(pen.width()));
-    COSArray dashes = new COSArray();
-    pen.dashes().forEach(d -> dashes.add(Operators.number(d)));
-    op().op("d", dashes, Operators.number(0));
-  }
-
   @Override
   public void glyphs(Mark.Glyphs g) {
     if (g.glyphs().length == 0) {
       return;
     }
     if (g.fill() instanceof Fill.Flat flat) {
-      colour(flat.colour(), false);
+      Inks.colour(op(), flat.colour(), false);
       boolean outlined = g.outline() != null && g.outline().fill() instanceof Fill.Flat;
       if (outlined) {
         op().op("q");
-        pen(g.outline(), ((Fill.Flat) g.outline().fill()).colour());
+        Inks.pen(op(), g.outline(), ((Fill.Flat) g.outline().fill()).colour());
         op().op("Tr", Operators.number(2));
       }
       PdfText.show(g, parts.fonts(), op(), resources());
