@@ -128,6 +128,8 @@ document.addEventListener("click", async (e) => {
     return;
   }
   if (!("piece" in fields) && button.closest("#title-block")) fields.piece = chosen();
+  if (["align", "spread"].includes(kind)) fields.against = document.getElementById("against").value;
+  if (kind === "copy" && fields.to && document.getElementById("copy-mirrored").checked) fields.mirrored = "on";
   const { textContent: label, title } = button;
   await edit(kind, fields);
   const again = [...document.querySelectorAll("#title-block button")].find((b) => b.textContent === label && b.title === title);

@@ -67,7 +67,7 @@ document.addEventListener("pointerdown", (e) => {
     choose(id);
     return;
   }
-  drag = { id, p, moving, start: toMm(e), resize: e.target.classList.contains("grip"), lines: lines(moving), moved: false, x: 0, y: 0 };
+  drag = { id, p, moving, start: toMm(e), grip: e.target.dataset.grip ?? "", lines: lines(moving), moved: false, x: 0, y: 0, edges: null, turn: 0 };
   sheet().setPointerCapture(e.pointerId);
 });
 
@@ -86,21 +86,17 @@ document.addEventListener("pointermove", (e) => {
   if (!drag.moved && Math.hypot(x, y) * scale < 3) return;
   drag.moved = true;
   const reach = e.altKey ? 0 : SNAP_PX / scale;
-  const b = bounds(drag.p.corners);
-  if (drag.resize && drag.p.angle !== 0) {
-    ({ x, y } = turned(drag.p, x, y));
-    hairlines(null, null);
+  if (drag.grip === "turn") {
+    turning(at, e);
+  } else if (drag.grip) {
+    resizing(x, y, reach, e.shiftKey);
   } else {
-    const sx = snapped(drag.resize ? [b.right + x] : [b.x + x, (b.x + b.right) / 2 + x, b.right + x], drag.lines.x, reach);
-    const sy = snapped(drag.resize ? [b.bottom + y] : [b.y + y, (b.y + b.bottom) / 2 + y, b.bottom + y], drag.lines.y, reach);
+    const b = bounds(drag.p.corners);
+    const sx = snapped([b.x + x, (b.x + b.right) / 2 + x, b.right + x], drag.lines.x, reach);
+    const sy = snapped([b.y + y, (b.y + b.bottom) / 2 + y, b.bottom + y], drag.lines.y, reach);
     if (sx) x += sx.by;
     if (sy) y += sy.by;
     hairlines(sx, sy);
-  }
-  if (drag.resize) {
-    const least = model().least;
-    x = Math.max(least - drag.p.box[2], x);
-    y = Math.max(least - drag.p.box[3], y);
   }
   drag.x = x;
   drag.y = y;
@@ -108,21 +104,78 @@ document.addEventListener("pointermove", (e) => {
   frame = requestAnimationFrame(show);
 });
 
+/** Which edges go along, how far along the piece's own axes; with Shift a corner keeps the proportion. */
+function resizing(x, y, reach, proportional) {
+  const { p, grip } = drag;
+  const [, , width, height] = p.box;
+  const east = grip.includes("e");
+  const south = grip.includes("s");
+  const across = east || grip.includes("w");
+  const down = south || grip.includes("n");
+  let sx = null;
+  let sy = null;
+  if (p.angle !== 0) {
+    ({ x, y } = turned(p, x, y));
+  } else {
+    const b = bounds(p.corners);
+    sx = across && snapped([(east ? b.right : b.x) + x], drag.lines.x, reach);
+    sy = down && snapped([(south ? b.bottom : b.y) + y], drag.lines.y, reach);
+    if (sx) x += sx.by;
+    if (sy) y += sy.by;
+  }
+  hairlines(sx, sy);
+  const least = model().least;
+  let wider = across ? Math.max(least - width, east ? x : -x) : 0;
+  let higher = down ? Math.max(least - height, south ? y : -y) : 0;
+  if (proportional && across && down) {
+    const k = Math.max((width + wider) / width, (height + higher) / height, least / width, least / height);
+    wider = width * (k - 1);
+    higher = height * (k - 1);
+  }
+  drag.edges = { left: east ? 0 : -wider, top: south ? 0 : -higher, right: east ? wider : 0, bottom: south ? higher : 0 };
+}
+
+/** Round the middle of its box; every fifteen degrees it holds, with Shift nowhere else. */
+function turning(at, e) {
+  const c = drag.p.corners;
+  const [mx, my] = [(c[0] + c[4]) / 2, (c[1] + c[5]) / 2];
+  const to = (q) => (Math.atan2(q.y - my, q.x - mx) * 180) / Math.PI;
+  let angle = drag.p.angle + to(at) - to(drag.start);
+  const fifteen = Math.round(angle / 15) * 15;
+  if (e.shiftKey || (!e.altKey && Math.abs(angle - fifteen) < 2)) angle = fifteen;
+  angle = Math.round(angle * 10) / 10;
+  drag.turn = angle - drag.p.angle;
+  drag.angle = ((((angle + 180) % 360) + 360) % 360) - 180;
+  hairlines(null, null);
+}
+
 /** Shows where the piece would go; the server says what that means. */
 function show() {
   if (!drag) return;
-  const { p, x, y } = drag;
+  const { p, x, y, grip, edges } = drag;
   const [left, top, width, height] = p.box;
   const from = origin(p);
-  const now = drag.resize ? [left, top, width + x, height + y] : [left + x, top + y, width, height];
-  if (drag.resize) {
-    const c = [...p.corners];
+  let now = [left + x, top + y, width, height];
+  if (grip === "turn") {
+    const c = p.corners;
+    const by = `rotate(${drag.turn} ${(c[0] + c[4]) / 2} ${(c[1] + c[5]) / 2})`;
+    document.getElementById("art-" + p.id)?.setAttribute("transform", by);
+    hold(drag.id)?.setAttribute("transform", by);
+    document.getElementById("readout").textContent = `turned to ${+drag.angle.toFixed(1)}°`;
+    return;
+  }
+  if (grip) {
+    now = [left + edges.left, top + edges.top, width + edges.right - edges.left, height + edges.bottom - edges.top];
     const a = (p.angle * Math.PI) / 180;
-    const ux = [Math.cos(a) * x, Math.sin(a) * x];
-    const uy = [-Math.sin(a) * y, Math.cos(a) * y];
-    c[2] += ux[0]; c[3] += ux[1];
-    c[4] += ux[0] + uy[0]; c[5] += ux[1] + uy[1];
-    c[6] += uy[0]; c[7] += uy[1];
+    const c = [...p.corners];
+    const move = (i, u, v) => {
+      c[i] += Math.cos(a) * u - Math.sin(a) * v;
+      c[i + 1] += Math.sin(a) * u + Math.cos(a) * v;
+    };
+    move(0, edges.left, edges.top);
+    move(2, edges.right, edges.top);
+    move(4, edges.right, edges.bottom);
+    move(6, edges.left, edges.bottom);
     hold(drag.id)?.querySelector(".box").setAttribute("d", path(c));
   } else {
     for (const id of drag.moving) document.getElementById("art-" + id)?.setAttribute("transform", `translate(${x} ${y})`);
@@ -145,7 +198,8 @@ document.addEventListener("pointerup", async () => {
     hold(d.id)?.focus({ preventScroll: true });
     return;
   }
-  if (d.resize) await edit("resize", { piece: d.p.id, right: mm(d.x), bottom: mm(d.y) });
+  if (d.grip === "turn") await edit("turn", { piece: d.p.id, angle: String(+d.angle.toFixed(1)) });
+  else if (d.grip) await edit("resize", { piece: d.p.id, ...Object.fromEntries(Object.entries(d.edges).map(([edge, by]) => [edge, mm(by)])) });
   else await edit("move", { piece: d.moving.join(","), right: mm(d.x), down: mm(d.y) });
   for (const id of d.moving) document.getElementById("art-" + id)?.removeAttribute("transform");
   refresh();

@@ -18,11 +18,28 @@ function holdOf(p, px) {
   const on = hand().includes(p.id);
   const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
     element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
-  if (on && hand().length === 1 && !p.locked && !p.group) {
-    const s = 7 * px;
-    g.append(element("rect", { class: "grip", x: p.corners[4] - s / 2, y: p.corners[5] - s / 2, width: s, height: s }));
-  }
+  if (on && hand().length === 1 && !p.locked && !p.group) g.append(...grips(p, px));
   return g;
+}
+
+/** What a piece is resized by: its sides and corners; and, above its top, what it is turned by. */
+const SIDES = { nw: [0, 0], n: [0.5, 0], ne: [1, 0], e: [1, 0.5], se: [1, 1], s: [0.5, 1], sw: [0, 1], w: [0, 0.5] };
+
+function grips(p, px) {
+  const c = p.corners;
+  const at = ([x, y]) => [c[0] + (c[2] - c[0]) * x + (c[6] - c[0]) * y, c[1] + (c[3] - c[1]) * x + (c[7] - c[1]) * y];
+  const s = 7 * px;
+  const room = (side) => Math.hypot(c[2] - c[0], c[3] - c[1]) > 24 * px || !["n", "s"].includes(side);
+  const squares = Object.entries(SIDES).filter(([side]) => room(side)).map(([side, where]) => {
+    const [x, y] = at(where);
+    return element("rect", { class: "grip " + side, "data-grip": side, x: x - s / 2, y: y - s / 2, width: s, height: s });
+  });
+  const [tx, ty] = at([0.5, 0]);
+  const a = (p.angle * Math.PI) / 180;
+  const [hx, hy] = [tx + Math.sin(a) * 20 * px, ty - Math.cos(a) * 20 * px];
+  return [...squares,
+    element("line", { class: "arm", x1: tx, y1: ty, x2: hx, y2: hy }),
+    element("circle", { class: "grip turn", "data-grip": "turn", cx: hx, cy: hy, r: 5 * px })];
 }
 
 function noteOf(n, i, px) {

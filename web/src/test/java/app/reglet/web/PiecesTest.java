@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -176,5 +177,83 @@ public class PiecesTest {
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(spine).hasCount(1);
     assertThat(desk.page.locator("#g-part option:checked")).hasText("spine, its own");
+  }
+
+  /** Takes a grip so far, in mm on the sheet, with a key held. */
+  private static void pull(Desk desk, String grip, double right, double down, String key) {
+    BoundingBox at = desk.page.locator(".grip[data-grip=" + grip + "]").boundingBox();
+    double scale =
+        ((Number) desk.page.evaluate("document.getElementById('sheet').getScreenCTM().a"))
+            .doubleValue();
+    double x = at.x + at.width / 2;
+    double y = at.y + at.height / 2;
+    desk.does(
+        () -> {
+          desk.page.mouse().move(x, y);
+          desk.page.mouse().down();
+          desk.page.keyboard().down(key);
+          desk.page.mouse().move(x + right * scale / 2, y + down * scale / 2);
+          desk.page.mouse().move(x + right * scale, y + down * scale);
+          desk.page.mouse().up();
+          desk.page.keyboard().up(key);
+        });
+  }
+
+  @Test
+  public void aPieceIsResizedFromEverySideAndTurnedByItsArm() {
+    Desk desk = composed("Grips");
+    add(desk, "shape:rectangle");
+    String id = chosen(desk);
+    double[] was = desk.box(id);
+    pull(desk, "w", -10, 3, "Alt");
+    double[] west = desk.box(id);
+    assertThat(west)
+        .containsExactly(new double[] {was[0] - 10, was[1], was[2] + 10, was[3]}, within(0.05));
+    pull(desk, "n", 4, 5, "Alt");
+    double[] north = desk.box(id);
+    assertThat(north)
+        .containsExactly(new double[] {west[0], west[1] + 5, west[2], west[3] - 5}, within(0.05));
+    // a corner with Shift keeps the proportion, and the corner across from it
+    pull(desk, "ne", 12, 0, "Shift");
+    double[] corner = desk.box(id);
+    assertThat(corner[2] / corner[3]).isCloseTo(north[2] / north[3], within(0.001));
+    assertThat(corner[0]).isCloseTo(north[0], within(0.01));
+    assertThat(corner[1] + corner[3]).isCloseTo(north[1] + north[3], within(0.01));
+    // the arm stands above the top; to the right of the middle it is a quarter round
+    BoundingBox arm = desk.page.locator(".grip.turn").boundingBox();
+    BoundingBox box = desk.page.locator(".hold.chosen .box").boundingBox();
+    double reach = box.y + box.height / 2 - arm.y - arm.height / 2;
+    double scale = box.height / corner[3];
+    pull(desk, "turn", reach / scale + 0.3, reach / scale, "Shift");
+    assertThat(desk.page.locator("#p-angle")).hasValue("90");
+    // turned, its sides pull along its own axes: what was its right side points down
+    double[] before = desk.box(id);
+    pull(desk, "e", 0, 6, "Alt");
+    double[] after = desk.box(id);
+    assertThat(after[2] - before[2]).isCloseTo(6, within(0.1));
+    assertThat(after[3]).isCloseTo(before[3], within(0.01));
+  }
+
+  @Test
+  public void aPieceIsAlignedAndCopiedToTheBackFromItsLeaf() {
+    Desk desk = composed("Arranging");
+    add(desk, "shape:star");
+    String id = chosen(desk);
+    desk.page.locator("#leaf-arrange summary").click();
+    desk.does(() -> desk.page.locator("#leaf-arrange [data-edge=right]").click());
+    assertThat(desk.page.locator("#leaf-arrange [data-edge=right]")).isFocused();
+    double[] star = desk.box(id);
+    double trimmed = (2 * 6 + 320 * 0.002252 + 0.125) * 25.4;
+    assertThat(star[0] + star[2]).isCloseTo(trimmed, within(0.2));
+    assertThat(desk.page.locator("#h-across")).hasValue("END");
+    desk.page.locator("#copy-mirrored").check();
+    desk.does(() -> desk.page.locator("#leaf-arrange [data-to=back]").click());
+    String copy = chosen(desk);
+    assertThat(copy).isNotEqualTo(id);
+    assertThat(desk.box(copy)[0]).isCloseTo(0.125 * 25.4, within(0.01));
+    assertThat(desk.page.locator("#h-region")).hasValue("back.trim");
+    assertThat(desk.page.locator("#pieces .piece[aria-pressed=true]")).hasCount(1);
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator(".hold[data-piece='" + copy + "']")).hasCount(0);
   }
 }

@@ -19,7 +19,7 @@ import java.util.Optional;
  * Lengths are on the sheet, right and down positive.
  */
 public sealed interface Edit
-    permits Edit.Move, Edit.Remove, Edit.Group, Edit.OfPiece, Edit.OfNone, Addition {
+    permits Edit.Move, Edit.Remove, Edit.Group, Edit.OfPiece, Edit.OfNone, Addition, Arrangement {
   /** Hands itself to the method of its kind. */
   <R> R accept(Visitor<R> visitor);
 
@@ -66,6 +66,8 @@ public sealed interface Edit
     R mend(Mend edit);
 
     R addition(Addition edit);
+
+    R arrangement(Arrangement edit);
   }
 
   /** The pieces it changes, none when it concerns others. */

@@ -98,6 +98,23 @@ public final class EditReader {
           new Edit.Reorder(id(), (int) typed.figure("by", "number of places", -200, 200, 0));
       case "group" -> new Edit.Group(ids());
       case "ungroup" -> new Edit.Ungroup(id());
+      case "copy" ->
+          new Arrangement.Copy(
+              ids(),
+              typed.text("to", "").isEmpty()
+                  ? Optional.empty()
+                  : Optional.of(typed.choice("to", PanelKind.FRONT)),
+              typed.flag("mirrored", false));
+      case "align" ->
+          new Arrangement.Align(
+              ids(),
+              typed.choice("edge", Arrangement.Edge.class),
+              typed.choice("against", Arrangement.Against.PANEL));
+      case "spread" ->
+          new Arrangement.Spread(
+              ids(),
+              typed.text("way").equals("across"),
+              typed.choice("against", Arrangement.Against.SELECTION));
       case "ground" -> ground();
       case "swatch" ->
           new Edit.SetSwatch(typed.text("name"), Colour.parseSolid(typed.text("colour")));

@@ -146,6 +146,31 @@ public final class EditSentence implements Edit.Visitor<String> {
     return "Added " + e.add(ADDED);
   }
 
+  @Override
+  public String arrangement(Arrangement e) {
+    return names(e.pieces()) + " " + e.arrange(ARRANGED);
+  }
+
+  private static final Arrangement.Kinds<String> ARRANGED =
+      new Arrangement.Kinds<>() {
+        @Override
+        public String copy(Arrangement.Copy e) {
+          return "copied"
+              + e.to().map(p -> " to the " + p.title().toLowerCase(Locale.ROOT)).orElse("")
+              + (e.mirrored() ? ", mirrored" : "");
+        }
+
+        @Override
+        public String align(Arrangement.Align e) {
+          return "aligned: " + e.edge().name().toLowerCase(Locale.ROOT);
+        }
+
+        @Override
+        public String spread(Arrangement.Spread e) {
+          return "spread evenly " + (e.across() ? "across" : "down");
+        }
+      };
+
   private static final Addition.Kinds<String> ADDED =
       new Addition.Kinds<>() {
         @Override

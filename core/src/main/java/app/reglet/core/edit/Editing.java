@@ -44,7 +44,8 @@ public final class Editing implements Edit.Visitor<Design> {
   }
 
   private Design apply(Edit edit) {
-    edit.pieces().forEach(edit instanceof Edit.Lock ? this::piece : this::expectUnlocked);
+    boolean leaves = edit instanceof Edit.Lock || edit instanceof Arrangement.Copy;
+    edit.pieces().forEach(leaves ? this::piece : this::expectUnlocked);
     return edit.accept(this);
   }
 
@@ -170,6 +171,11 @@ public final class Editing implements Edit.Visitor<Design> {
   @Override
   public Design addition(Addition e) {
     return e.add(new Adding(design, wrap, book));
+  }
+
+  @Override
+  public Design arrangement(Arrangement e) {
+    return e.arrange(new Arranging(design, wrap));
   }
 
   @Override

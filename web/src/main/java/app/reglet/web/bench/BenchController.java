@@ -21,6 +21,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -96,19 +97,17 @@ public class BenchController {
 
   /** The piece that a change leaves in the hand: one it made, else the one it was made of. */
   private static String chosen(Benching.Changed changed, Map<String, String> fields) {
-    if (!List.of("add", "group", "picture").contains(fields.getOrDefault("edit", "picture"))) {
+    if (!List.of("add", "group", "picture", "copy")
+        .contains(fields.getOrDefault("edit", "picture"))) {
       String part = fields.getOrDefault("part", "");
       return part.isEmpty() ? fields.getOrDefault("piece", "") : GroundView.PREFIX + part;
     }
-    Optional<String> made =
-        changed
-            .after()
-            .outside()
-            .all()
+    String made =
+        changed.after().outside().pieces().stream()
             .map(Piece::id)
             .filter(p -> changed.before().design().piece(p).isEmpty())
-            .findFirst();
-    return made.orElseGet(() -> fields.getOrDefault("piece", ""));
+            .collect(Collectors.joining(","));
+    return made.isEmpty() ? fields.getOrDefault("piece", "") : made;
   }
 
   @PostMapping("/picture")

@@ -102,6 +102,13 @@ class BenchPage {
             wrap -> {
               model.addAttribute("regions", regions(wrap, piece));
               model.addAttribute("addable", Addable.of(wrap));
+              model.addAttribute(
+                  "panels",
+                  wrap.panels().stream()
+                      .filter(p -> !p.kind().isHinge())
+                      .map(
+                          p -> new Choice(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT)))
+                      .toList());
               model.addAttribute("parts", Parts.of(cover.outside().pieces(), wrap));
             });
   }
