@@ -5,44 +5,47 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
 import java.util.regex.Pattern;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class DocketTest {
 
-  @DataProvider
-  Object[][] wrong() {
-    return new Object[][] {
-      // field, what is typed, what the sentence beside it must say
-      {"pages", "abc", "whole number"},
-      {"pages", "0", "at least 1 page"},
-      {"pages", "-4", "below zero"},
-      {"pages", "1000000000", "Here from 24 to 842"},
-      {"pages", "12.5", "whole number"},
-      {"pages", "", "page count"},
-      {"trim", "abc", "width × height"},
-      {"trim", "6 x", "width × height"},
-      {"trim", "0 x 9", "zero"},
-      {"trim", "6 x 9 furlongs", "no unit Reglet knows"},
-      {"isbn", "978-0-306-40615-6", "check digit should be 7"},
-      {"isbn", "12", "13 digits"},
-    };
-  }
+  /** Field, what is typed, what the sentence beside it must say. */
+  private static final String[][] WRONG = {
+    {"pages", "abc", "whole number"},
+    {"pages", "0", "at least 1 page"},
+    {"pages", "-4", "below zero"},
+    {"pages", "1000000000", "Here from 24 to 842"},
+    {"pages", "12.5", "whole number"},
+    {"pages", "", "page count"},
+    {"trim", "abc", "width × height"},
+    {"trim", "6 x", "width × height"},
+    {"trim", "0 x 9", "zero"},
+    {"trim", "6 x 9 furlongs", "no unit Reglet knows"},
+    {"isbn", "978-0-306-40615-6", "check digit should be 7"},
+    {"isbn", "12", "13 digits"},
+  };
 
-  @Test(dataProvider = "wrong")
-  public void wrongInputGetsASentenceAndIsKept(String field, String typed, String said) {
+  @Test
+  public void wrongInputGetsASentenceAndIsKept() {
+    Map<String, String> right = Map.of("trim", "6 x 9", "pages", "100", "isbn", "9780306406157");
     Desk desk =
         Desk.open().makeTitle("Wrong inputs", "Nobody").fill("6 x 9", "100", "9780306406157");
-    desk.type(field, typed);
-    assertThat(desk.page.locator("#msg-" + field)).containsText(said);
-    assertThat(desk.page.locator("#" + field)).hasValue(typed);
-    assertThat(desk.page.locator("#" + field)).hasAttribute("aria-invalid", "true");
-    // the drawing stands on the last good facts
-    assertThat(desk.page.locator("#m-spine")).hasText("0.2252 in");
-    desk.page.reload();
-    assertThat(desk.page.locator("#" + field)).hasValue(typed);
-    assertThat(desk.page.locator("#msg-" + field)).containsText(said);
+    for (String[] wrong : WRONG) {
+      String field = wrong[0];
+      desk.type(field, wrong[1]);
+      assertThat(desk.page.locator("#msg-" + field)).containsText(wrong[2]);
+      assertThat(desk.page.locator("#" + field)).hasValue(wrong[1]);
+      assertThat(desk.page.locator("#" + field)).hasAttribute("aria-invalid", "true");
+      // the drawing stands on the last good facts
+      assertThat(desk.page.locator("#m-spine")).hasText("0.2252 in");
+      desk.page.reload();
+      assertThat(desk.page.locator("#" + field)).hasValue(wrong[1]);
+      assertThat(desk.page.locator("#msg-" + field)).containsText(wrong[2]);
+      desk.type(field, right.get(field));
+      assertThat(desk.page.locator("#msg-" + field)).hasText("");
+    }
   }
 
   @Test

@@ -151,10 +151,7 @@ public class PlacedPageTest {
       }
     }
     assertThat(blue).isGreaterThan(8000);
-    alike("SVG in Chromium", raster, Painters.chromium(art));
-    alike("PDF in poppler", raster, Painters.poppler(pdf));
-    alike("PDF in MuPDF", raster, Painters.mupdf(pdf));
-    alike("PDF in ghostscript", raster, Painters.ghostscript(pdf));
+    Painters.independent(art, pdf).forEach((by, drawn) -> alike(by, raster, drawn));
   }
 
   @Test
