@@ -148,10 +148,15 @@ public sealed interface Content
                 + Math.round(magnification * 100)
                 + " %.");
       }
-      if (!addOn.matches("(\\d{5})?")) {
+      if (!isAddOn(addOn)) {
         throw new Refusal(
             "“" + addOn + "” is no price add-on: five digits, the first for the currency.");
       }
+    }
+
+    /** Whether this is a price add-on, or none. */
+    public static boolean isAddOn(String digits) {
+      return digits.matches("(\\d{5})?");
     }
 
     /** As a document of format 2 means it: in its box, at nominal size at most, bars alone. */

@@ -2,7 +2,6 @@ package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
-import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -164,8 +163,7 @@ final class LayoutDraft {
 
   /** The barcode in its area, where the house wants it in the art or takes it there. */
   void barcode() {
-    boolean wanted =
-        wrap.rules().barcode().map(b -> b.supplier() != BarcodeRule.Supplier.HOUSE).orElse(false);
+    boolean wanted = wrap.rules().barcode().isPresent() && !wrap.rules().printsBarcode();
     if (wanted && book.isbn().isPresent()) {
       add(
           new Piece(

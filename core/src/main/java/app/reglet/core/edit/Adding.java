@@ -14,7 +14,6 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -86,7 +85,7 @@ final class Adding implements Addition.Kinds<Design> {
     if (wrap.box(Region.BARCODE).isEmpty()) {
       throw new Refusal(wrap.house().name() + " keeps no barcode area on this cover.");
     }
-    if (wrap.rules().barcode().map(b -> b.supplier() == BarcodeRule.Supplier.HOUSE).orElse(false)) {
+    if (wrap.rules().printsBarcode()) {
       throw new Refusal(
           wrap.house().name()
               + " prints the barcode itself, over its area of the back: one of yours would be covered.");

@@ -127,7 +127,7 @@ final class ContentReader {
 
   private Content changed(Content.Barcode old) {
     String addOn = typed.text("addOn", old.addOn()).strip();
-    if (!addOn.matches("(\\d{5})?")) {
+    if (!Content.Barcode.isAddOn(addOn)) {
       throw new Refusal(
           "addOn",
           "“" + addOn + "” is no price add-on: five digits, the first for the currency, or none.");

@@ -72,4 +72,9 @@ public record BindingRules(
     }
     return Optional.empty();
   }
+
+  /** Whether the house prints its own barcode over the art, so that one in it would be covered. */
+  public boolean printsBarcode() {
+    return barcode.map(b -> b.supplier() == BarcodeRule.Supplier.HOUSE).orElse(false);
+  }
 }

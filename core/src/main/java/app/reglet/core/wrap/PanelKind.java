@@ -30,6 +30,15 @@ public enum PanelKind {
     return this == BACK_HINGE || this == FRONT_HINGE;
   }
 
+  /** The panel whose board this is the hinge of; itself when it is none. */
+  public PanelKind board() {
+    return switch (this) {
+      case BACK_HINGE -> BACK;
+      case FRONT_HINGE -> FRONT;
+      default -> this;
+    };
+  }
+
   public boolean isFlap() {
     return this == BACK_FLAP || this == FRONT_FLAP;
   }

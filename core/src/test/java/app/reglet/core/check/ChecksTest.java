@@ -183,6 +183,20 @@ public class ChecksTest {
     }
   }
 
+  /** 58 % of red light is enough, less is not; the figure is told. */
+  @Test
+  public void aBarcodesPanelMustGiveRedLightBack() {
+    Wrap w = wrap("6 x 9", 320);
+    Outline area = Outline.of(w.box(Region.BARCODE).orElseThrow());
+    assertThat(codes(w, new Laid.Barcode("b", "Barcode", area, 1, 0.58))).isEmpty();
+    Laid dark = new Laid.Barcode("b", "Barcode", area, 1, 0.57);
+    Finding found = Check.run(new Subject(w, BOOK, List.of(dark))).get(0);
+    assertThat(found.code()).isEqualTo("barcode-panel-dark");
+    assertThat(found.mustMend()).isTrue();
+    assertThat(found.sentence(Unit.MM)).contains("57 %").contains("58 %");
+    assertThat(found.remedies()).containsExactly(new Remedy.WhitePanel("b"));
+  }
+
   @Test
   public void barcodeArea() {
     Wrap w = wrap("6 x 9", 320);

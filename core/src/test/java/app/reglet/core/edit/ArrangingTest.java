@@ -120,6 +120,18 @@ public class ArrangingTest {
     assertThat(there.left().minus(front.left()).toMm()).isCloseTo(x, within(1e-6));
   }
 
+  /** Against the part, that is its safe zone here: 3.175 mm inside the trim on the fore-edge. */
+  @Test
+  public void aPieceIsAlignedWithThePartItHangsOnAndStillHangsOnIt() {
+    Design d = of(piece("a", 10, 20, 30, 15));
+    Box safe = WRAP.panel(PanelKind.FRONT).orElseThrow().safe();
+    assertThat(safe.right()).isNotEqualTo(FRONT.right());
+    d = apply(d, "edit", "align", "piece", "a", "edge", "right", "against", "part");
+    assertThat(box(d, "a").right()).isEqualTo(safe.right());
+    assertThat(d.piece("a").orElseThrow().anchors().across().region())
+        .isEqualTo(Region.safe(PanelKind.FRONT));
+  }
+
   /** A bar of 40 × 10 turned a quarter takes 10 × 40. */
   @Test
   public void aTurnedPieceIsAlignedByWhatItTakesTurned() {

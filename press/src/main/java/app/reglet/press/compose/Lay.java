@@ -82,31 +82,19 @@ final class Lay {
     List<Panel> row = wrap.panels();
     int from = row.indexOf(panel);
     int to = from;
-    while (from > 0
-        && row.get(from - 1).kind().isHinge()
-        && !panel.kind().equals(PanelKind.SPINE)) {
+    while (from > 0 && row.get(from - 1).kind().board() == panel.kind()) {
       from--;
     }
-    while (to + 1 < row.size()
-        && row.get(to + 1).kind().isHinge()
-        && !panel.kind().equals(PanelKind.SPINE)) {
+    while (to + 1 < row.size() && row.get(to + 1).kind().board() == panel.kind()) {
       to++;
     }
-    boolean next = to + 1 < row.size() && owned.contains(boardOf(row.get(to + 1).kind()));
+    boolean next = to + 1 < row.size() && owned.contains(row.get(to + 1).kind().board());
     Length right = row.get(to).art().right();
     return Box.between(
         row.get(from).art().left(),
         panel.art().top(),
         next ? right.plus(UNDER) : right,
         panel.art().bottom());
-  }
-
-  private static PanelKind boardOf(PanelKind kind) {
-    return switch (kind) {
-      case BACK_HINGE -> PanelKind.BACK;
-      case FRONT_HINGE -> PanelKind.FRONT;
-      default -> kind;
-    };
   }
 
   /**
@@ -133,7 +121,7 @@ final class Lay {
                   ppi(p, Rect.of(pictured))));
         });
     g.pattern()
-        .flatMap(p -> new Motifs(fills, pictures).pattern(p, whole.shape(), whole))
+        .flatMap(p -> new MotifMarks(fills, pictures).pattern(p, whole.shape(), whole))
         .ifPresent(
             t -> {
               all.add(t.mark());

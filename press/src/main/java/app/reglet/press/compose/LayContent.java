@@ -7,7 +7,6 @@ import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.BarcodeRule.Supplier;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
@@ -132,7 +131,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   @Override
   public List<Mark> ornament(Content.Ornament content) {
     Optional<List<Mark>> marks =
-        new Motifs(lay.fills, lay.pictures).ornament(content.drawn(), rect);
+        new MotifMarks(lay.fills, lay.pictures).ornament(content.drawn(), rect);
     if (marks.isEmpty()) {
       lay.absent.add(piece.name() + " (its ornament is not here)");
       return List.of();
@@ -147,8 +146,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   @Override
   public List<Mark> pattern(Content.Pattern content) {
-    Optional<Motifs.Tiles> tiles =
-        new Motifs(lay.fills, lay.pictures).pattern(content, rect.shape(), rect);
+    Optional<MotifMarks.Tiles> tiles =
+        new MotifMarks(lay.fills, lay.pictures).pattern(content, rect.shape(), rect);
     if (tiles.isEmpty()) {
       lay.absent.add(piece.name() + " (its motif is not here)");
       return List.of();
@@ -169,7 +168,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
       lay.absent.add(piece.name() + " (the book has no ISBN)");
       return List.of();
     }
-    if (lay.wrap.rules().barcode().map(b -> b.supplier() == Supplier.HOUSE).orElse(false)) {
+    if (lay.wrap.rules().printsBarcode()) {
       lay.absent.add(piece.name() + " (" + lay.wrap.house().name() + " prints its own)");
       return List.of();
     }
@@ -190,14 +189,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             piece.name(),
             Outlines.of(symbol, toSheet),
             drawn.magnification(),
-            red(panel)));
+            panel.redLight()));
     return drawn.marks();
-  }
-
-  /** How much red light a colour gives back (sRGB, IEC 61966-2-1). */
-  private static double red(Colour.Solid colour) {
-    double red = Integer.parseInt(colour.hex().substring(1, 3), 16) / 255.0;
-    return red <= 0.04045 ? red / 12.92 : Math.pow((red + 0.055) / 1.055, 2.4);
   }
 
   @Override

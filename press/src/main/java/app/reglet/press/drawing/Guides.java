@@ -1,6 +1,5 @@
 package app.reglet.press.drawing;
 
-import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.Panel;
@@ -117,9 +116,7 @@ public final class Guides {
 
   /** The house's own barcode is shown by its area alone: guides never reach a file. */
   private String name(Zone z) {
-    boolean theirs =
-        wrap.rules().barcode().map(b -> b.supplier() == BarcodeRule.Supplier.HOUSE).orElse(false);
-    return (theirs ? "The house prints its barcode here, " : "Barcode area ")
+    return (wrap.rules().printsBarcode() ? "The house prints its barcode here, " : "Barcode area ")
         + z.box().size().brief(unit);
   }
 

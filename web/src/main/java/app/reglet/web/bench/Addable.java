@@ -47,7 +47,7 @@ public record Addable(String name, List<Choice> choices) {
     more.add(new Choice("picture", "Picture…"));
     more.add(new Choice("ornament:compass", "Ornament"));
     more.add(new Choice("pattern:scale", "Pattern"));
-    if (wrap.box(Region.BARCODE).isPresent()) {
+    if (wrap.box(Region.BARCODE).isPresent() && !wrap.rules().printsBarcode()) {
       more.add(new Choice("barcode", "Barcode"));
     }
     all.add(new Addable("More", more));

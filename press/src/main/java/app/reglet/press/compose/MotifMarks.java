@@ -19,11 +19,11 @@ import java.util.List;
 import java.util.Optional;
 
 /** Ornaments, alone and repeated, as marks. */
-final class Motifs {
+final class MotifMarks {
   private final Fills fills;
   private final Pictures pictures;
 
-  Motifs(Fills fills, Pictures pictures) {
+  MotifMarks(Fills fills, Pictures pictures) {
     this.fills = fills;
     this.pictures = pictures;
   }
