@@ -20,6 +20,8 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.compose.Pictures;
+import app.reglet.press.inspect.Compared;
+import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.raster.ArtworkRaster;
@@ -29,6 +31,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -66,6 +69,23 @@ public class EbookCoverTest {
             wrap,
             Specimen.BOOK,
             one);
+  }
+
+  /** What Dispatch says of the file is what the file is. */
+  @Test
+  public void theFileIsComparedByItsPixelsAndItsBytes() {
+    Wrap wrap = screen("1600 x 2560 px");
+    EbookCover cover = EbookCover.make(Specimen.on(wrap), upTo(5));
+    List<Compared> compared = FitCheck.of(cover, wrap);
+    assertThat(compared).allMatch(Compared::fits).hasSize(2);
+    assertThat(compared)
+        .contains(
+            new Compared.ImageFile(
+                cover.file().length, cover.quality(), wrap.house().files().mostMegabytes()));
+    assertThat(FitCheck.of(cover, screen("1600 x 2400 px")))
+        .filteredOn(c -> !c.fits())
+        .extracting(Compared::code)
+        .containsExactly("pixels");
   }
 
   @Test

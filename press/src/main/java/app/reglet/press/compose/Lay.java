@@ -30,7 +30,7 @@ import java.util.Set;
 /** The laying of one loose piece, or of the ground. */
 final class Lay {
   private static final double MM_PER_INCH = 25.4;
-  private static final Length UNDER = Length.mm("0.2");
+  private static final Length UNDER = Length.mm("2");
   private static final AffineTransform STILL = new AffineTransform();
 
   final Wrap wrap;
@@ -75,8 +75,9 @@ final class Lay {
   }
 
   /**
-   * What a part's ground covers: its hinge too, and a hair of its neighbour on the right, whose own
-   * ground then lies over that: between the two no third colour shines through.
+   * What a part's ground covers: its hinge too, and a strip of its neighbour on the right, whose
+   * own ground then lies over that: between the two no third colour shines through. The strip is
+   * wider than a pixel of the smallest picture that is made of a cover.
    */
   private Box withHinges(Panel panel, Set<PanelKind> owned) {
     List<Panel> row = wrap.panels();
@@ -93,7 +94,7 @@ final class Lay {
     return Box.between(
         row.get(from).art().left(),
         panel.art().top(),
-        next ? right.plus(UNDER) : right,
+        next ? right.plus(UNDER.min(row.get(to + 1).art().width())) : right,
         panel.art().bottom());
   }
 
