@@ -20,20 +20,20 @@ public sealed interface Motif {
   }
 
   /**
-   * An ornament in colours of its own.
+   * A drawing in colours of its own: an ornament, or one that somebody brought.
    *
-   * @param ornament its id
-   * @param inks its colours, one at least; an ornament that has more takes the last again
+   * @param ornament its id; the SHA-256 of the file for one that was brought
+   * @param inks its colours, one at least; a drawing that has more takes the last again
    */
   record Drawn(String ornament, List<Colour> inks) implements Motif {
-    /** More colours than any ornament has. */
-    public static final int MOST = 16;
+    /** More colours than any drawing has. */
+    public static final int MOST = 256;
 
     public Drawn {
       inks = List.copyOf(inks);
       if (inks.isEmpty() || inks.size() > MOST) {
         throw new Refusal(
-            "An ornament has 1 to " + MOST + " colours; these are " + inks.size() + ".");
+            "A drawing has 1 to " + MOST + " colours; these are " + inks.size() + ".");
       }
     }
 

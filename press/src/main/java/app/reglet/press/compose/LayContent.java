@@ -130,18 +130,18 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   @Override
   public List<Mark> ornament(Content.Ornament content) {
-    Optional<List<Mark>> marks =
+    Optional<MotifMarks.Inked> inked =
         new MotifMarks(lay.fills, lay.pictures).ornament(content.drawn(), rect);
-    if (marks.isEmpty()) {
+    if (inked.isEmpty()) {
       lay.absent.add(piece.name() + " (its ornament is not here)");
       return List.of();
     }
     List<List<Point>> covered = new ArrayList<>();
-    for (Mark m : marks.get()) {
-      covered.addAll(Outlines.hull(((Mark.Path) m).shape(), toSheet).parts());
+    for (Shape s : inked.get().shapes()) {
+      covered.addAll(Outlines.hull(s, toSheet).parts());
     }
     lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered)));
-    return marks.get();
+    return inked.get().marks();
   }
 
   @Override

@@ -1,8 +1,10 @@
 package app.reglet.press.compose;
 
+import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Tiling;
+import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Lattice;
 import app.reglet.press.art.Mark;
@@ -10,11 +12,12 @@ import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.ornament.Ornaments;
+import app.reglet.press.ornament.Tint;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.util.ArrayList;
+import java.awt.geom.NoninvertibleTransformException;
 import java.util.List;
 import java.util.Optional;
 
@@ -28,9 +31,20 @@ final class MotifMarks {
     this.pictures = pictures;
   }
 
+  /**
+   * What a drawing comes to.
+   *
+   * @param shapes what of the sheet its parts cover
+   */
+  record Inked(List<Mark> marks, List<Shape> shapes) {}
+
   /** An ornament in the middle of a box, in its own proportion; empty when there is none such. */
-  Optional<List<Mark>> ornament(Motif.Drawn drawn, Rect box) {
-    return Ornaments.shipped().find(drawn.ornament()).map(o -> marks(o, drawn, fitted(o, box)));
+  Optional<Inked> ornament(Motif.Drawn drawn, Rect box) {
+    return find(drawn).map(o -> inked(o, drawn, fitted(o, box)));
+  }
+
+  private Optional<Ornament> find(Motif.Drawn drawn) {
+    return Ornaments.shipped().find(drawn.ornament()).or(() -> pictures.drawing(drawn.ornament()));
   }
 
   private static AffineTransform fitted(Ornament o, Rect box) {
@@ -43,14 +57,76 @@ final class MotifMarks {
     return to;
   }
 
-  /** One path for each colour that follows another. */
-  private List<Mark> marks(Ornament o, Motif.Drawn drawn, AffineTransform to) {
-    List<Mark> marks = new ArrayList<>();
-    for (Ornament.Part part : o.parts()) {
-      Fill fill = Fill.of(fills.solid(drawn.ink(part.colour())));
-      marks.add(new Mark.Path(to.createTransformedShape(part.shape()), fill, null));
+  private Inked inked(Ornament o, Motif.Drawn drawn, AffineTransform to) {
+    return new Inked(
+        o.parts().stream().map(p -> mark(p, drawn, to)).toList(),
+        o.areas().map(a -> covered(a, to)).toList());
+  }
+
+  private static Shape covered(Ornament.Area area, AffineTransform to) {
+    Shape shape = to.createTransformedShape(area.shape());
+    return area.clip() == null
+        ? shape
+        : to.createTransformedShape(area.clip())
+            .getBounds2D()
+            .createIntersection(shape.getBounds2D());
+  }
+
+  private Mark mark(Ornament.Part part, Motif.Drawn drawn, AffineTransform to) {
+    if (part instanceof Ornament.Faded f) {
+      return faded(f.opacity(), null, f.parts().stream().map(p -> mark(p, drawn, to)).toList());
     }
-    return marks;
+    Ornament.Area area = (Ornament.Area) part;
+    Mark filled = filled(area.tint(), drawn, to.createTransformedShape(area.shape()), to);
+    double opacity = area.tint().opacity();
+    return area.clip() == null && opacity == 1
+        ? filled
+        : faded(
+            opacity,
+            area.clip() == null ? null : to.createTransformedShape(area.clip()),
+            List.of(filled));
+  }
+
+  private static Mark faded(double opacity, Shape clip, List<Mark> marks) {
+    return new Mark.Group(
+        "",
+        new Effects(new AffineTransform(), opacity, Appearance.Blend.NORMAL, clip, List.of()),
+        marks);
+  }
+
+  private Mark filled(Tint tint, Motif.Drawn drawn, Shape shape, AffineTransform to) {
+    if (tint instanceof Tint.Linear l) {
+      double[] ends = {l.x1(), l.y1(), l.x2(), l.y2()};
+      to.transform(ends, 0, ends, 0, 2);
+      return new Mark.Path(
+          shape,
+          new Fill.Linear(ends[0], ends[1], ends[2], ends[3], stops(l.stops(), drawn)),
+          null);
+    }
+    if (tint instanceof Tint.Radial r) {
+      return round(r, drawn, shape, to);
+    }
+    return new Mark.Path(shape, Fill.of(fills.solid(drawn.ink(((Tint.Flat) tint).ink()))), null);
+  }
+
+  /** In coordinates in which the ellipse is a circle. */
+  private Mark round(Tint.Radial r, Motif.Drawn drawn, Shape shape, AffineTransform to) {
+    List<Fill.Stop> stops = stops(r.stops(), drawn);
+    AffineTransform circle = new AffineTransform(to);
+    circle.concatenate(r.circle());
+    try {
+      Shape there = circle.createInverse().createTransformedShape(shape);
+      return new Mark.Group(
+          "",
+          Effects.NONE.withTransform(circle),
+          List.of(new Mark.Path(there, new Fill.Radial(0, 0, 1, stops), null)));
+    } catch (NoninvertibleTransformException e) {
+      return new Mark.Path(shape, Fill.of(stops.get(stops.size() - 1).colour()), null);
+    }
+  }
+
+  private List<Fill.Stop> stops(List<Tint.Stop> stops, Motif.Drawn drawn) {
+    return stops.stream().map(s -> new Fill.Stop(s.at(), fills.solid(drawn.ink(s.ink())))).toList();
   }
 
   /** What a pattern comes to. */
@@ -70,13 +146,12 @@ final class MotifMarks {
             new Motif.Visitor<>() {
               @Override
               public Optional<Tiles> drawn(Motif.Drawn drawn) {
-                return Ornaments.shipped()
-                    .find(drawn.ornament())
+                return find(drawn)
                     .map(
                         o -> {
                           double height = width * o.height() / o.width();
                           List<Mark> motif =
-                              marks(o, drawn, fitted(o, new Rect(0, 0, width, height)));
+                              inked(o, drawn, fitted(o, new Rect(0, 0, width, height))).marks();
                           return new Tiles(
                               new Mark.Tiled(area, lattice(t, height, box), motif, false),
                               Optional.empty());

@@ -29,7 +29,7 @@ final class Pencil {
 
   Pencil fill(Shape shape) {
     Area area = new Area(at.createTransformedShape(shape));
-    parts.add(new Ornament.Part(new Path2D.Double(area), colour));
+    parts.add(new Ornament.Area(new Path2D.Double(area), colour));
     return this;
   }
 

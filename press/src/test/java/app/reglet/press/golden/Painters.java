@@ -123,12 +123,19 @@ final class Painters {
 
   /** The SVG, one px of a screen for one px of CSS. */
   static BufferedImage chromium(Artwork art) throws IOException {
+    return chromium(
+        ArtworkSvg.document(art, Golden.ADDRESSES),
+        art.wrap().sheet().width().toPixels(PPI / 2),
+        art.wrap().sheet().height().toPixels(PPI / 2));
+  }
+
+  /** A page of HTML. */
+  static BufferedImage chromium(String body, long width, long height) throws IOException {
     Path dir = Files.createTempDirectory("reglet-golden");
     Path page = dir.resolve("cover.html");
     Files.writeString(
         page,
-        "<!DOCTYPE html><style>body{margin:0}svg{display:block}</style>"
-            + ArtworkSvg.document(art, Golden.ADDRESSES),
+        "<!DOCTYPE html><style>body{margin:0}svg{display:block}</style>" + body,
         StandardCharsets.UTF_8);
     Path out = dir.resolve("chromium.png");
     Tool.ok(
@@ -146,10 +153,7 @@ final class Painters {
         "--force-device-scale-factor=2",
         "--force-color-profile=srgb",
         "--user-data-dir=" + dir.resolve("profile"),
-        "--window-size="
-            + art.wrap().sheet().width().toPixels(PPI / 2)
-            + ","
-            + art.wrap().sheet().height().toPixels(PPI / 2),
+        "--window-size=" + width + "," + height,
         "--screenshot=" + out,
         page.toUri().toString());
     return half(ImageIO.read(out.toFile()));
