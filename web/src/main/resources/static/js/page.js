@@ -2,7 +2,7 @@
 
 const message = () => document.getElementById("message");
 
-function say(sentence) {
+export function say(sentence) {
   const box = message();
   if (box) {
     const p = document.createElement("p");

@@ -1,4 +1,5 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
+import { say } from "../page.js";
 import { board, chosen, merge, looking, part } from "./model.js";
 
 let queue = Promise.resolve();
@@ -42,6 +43,8 @@ export function arrange() {
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
   const stands = [...artwork.children].map((g) => g.dataset.piece);
   if (stands.join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
+  if (changed.dataset.told) say(changed.dataset.told);
   changed.replaceChildren();
+  delete changed.dataset.told;
   delete changed.dataset.order;
 }

@@ -14,7 +14,7 @@ public final class BleedReached implements Check {
   @Override
   public List<Finding> find(Subject s) {
     return s.laid().stream()
-        .filter(l -> l instanceof Laid.Area || l instanceof Laid.Picture)
+        .filter(l -> !(l instanceof Laid.Words) && !(l instanceof Laid.Barcode))
         .flatMap(l -> shortOf(s.wrap(), l.extent()).map(gap -> finding(s, l, gap)).stream())
         .toList();
   }
@@ -25,7 +25,12 @@ public final class BleedReached implements Check {
         Finding.Severity.MEND,
         l,
         l.extent(),
-        new Remedy.ToBleed(l.piece()));
+        remedies(l));
+  }
+
+  /** A page keeps its proportion: to make its box larger would not make it reach further. */
+  private static Remedy[] remedies(Laid l) {
+    return l instanceof Laid.Page ? new Remedy[0] : new Remedy[] {new Remedy.ToBleed(l.piece())};
   }
 
   /** The largest gap between the art and a sheet edge that it should have reached. */

@@ -22,7 +22,8 @@ public interface Check {
         new BarcodePresent(),
         new BarcodeReadable(),
         new BleedReached(),
-        new PictureFineEnough());
+        new PictureFineEnough(),
+        new PageBringsFonts());
   }
 
   /** Runs every check, those of what the house offers first. */

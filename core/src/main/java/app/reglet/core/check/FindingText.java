@@ -178,6 +178,16 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String fontsMissing(Found.FontsMissing f) {
+    return quoted(f.name())
+        + " is set in "
+        + (f.fonts().size() == 1 ? "a font" : f.fonts().size() + " fonts")
+        + " that its file does not bring: "
+        + String.join(", ", f.fonts())
+        + ". The press would set others in their place: have them embedded where the page was made, and place it anew.";
+  }
+
+  @Override
   public String pictureSoft(Found.PictureSoft f) {
     return quoted(f.name())
         + " has "

@@ -4,6 +4,7 @@ import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
+import java.util.List;
 
 /**
  * What a check found, with its figures; {@link FindingText} makes the sentence. Names are those
@@ -22,7 +23,8 @@ public sealed interface Found
         Found.WordsAcrossFold,
         Found.BleedNotReached,
         Found.WordsOutsideSafe,
-        Found.WordsOffCover {
+        Found.WordsOffCover,
+        Found.FontsMissing {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
 
@@ -72,6 +74,8 @@ public sealed interface Found
     R wordsOutsideSafe(WordsOutsideSafe found);
 
     R wordsOffCover(WordsOffCover found);
+
+    R fontsMissing(FontsMissing found);
   }
 
   /** Words have no room in their box. */
@@ -212,6 +216,19 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.wordsOutsideSafe(this);
+    }
+  }
+
+  /** A placed page needs fonts that its file does not bring. */
+  record FontsMissing(String name, List<String> fonts) implements Found {
+    @Override
+    public String code() {
+      return "fonts-missing";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.fontsMissing(this);
     }
   }
 

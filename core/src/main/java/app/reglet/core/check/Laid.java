@@ -3,6 +3,7 @@ package app.reglet.core.check;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
+import java.util.List;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -58,6 +59,13 @@ public sealed interface Laid {
    */
   record Barcode(String piece, String name, Outline outline, double magnification, double reflected)
       implements Laid {}
+
+  /**
+   * A placed page.
+   *
+   * @param missing fonts that its file does not bring
+   */
+  record Page(String piece, String name, Outline outline, List<String> missing) implements Laid {}
 
   /**
    * A picture.

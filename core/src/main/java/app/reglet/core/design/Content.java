@@ -15,6 +15,7 @@ public sealed interface Content
         Content.Picture,
         Content.Ornament,
         Content.Pattern,
+        Content.Page,
         Content.Barcode,
         Content.Group {
   /** Hands itself to the method of its kind. */
@@ -34,6 +35,8 @@ public sealed interface Content
     R ornament(Ornament ornament);
 
     R pattern(Pattern pattern);
+
+    R page(Page page);
 
     R barcode(Barcode barcode);
 
@@ -120,6 +123,30 @@ public sealed interface Content
     @Override
     public Stream<Colour> colours() {
       return motif.colours();
+    }
+  }
+
+  /**
+   * A page of a PDF, as it is, as large as its box takes in its own proportion.
+   *
+   * @param sha the SHA-256 of its file
+   * @param number of the page, from 1
+   */
+  record Page(String sha, int number) implements Content {
+    public Page {
+      if (number < 1) {
+        throw new Refusal("page", "Pages are counted from 1; this would be page " + number + ".");
+      }
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.page(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.empty();
     }
   }
 

@@ -77,6 +77,11 @@ final class Adding implements Addition.Kinds<Design> {
   }
 
   @Override
+  public Design page(Addition.AddPage e) {
+    return inFront(shapes.page(e));
+  }
+
+  @Override
   public Design barcode(Addition.AddBarcode e) {
     if (book.isbn().isEmpty()) {
       throw new Refusal(

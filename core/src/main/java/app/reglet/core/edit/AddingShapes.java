@@ -69,7 +69,23 @@ final class AddingShapes {
         design.freeId("ornament"),
         e.name(),
         Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
-        new Content.Ornament(new Motif.Drawn(e.ornament(), List.of(room.ink()))));
+        new Content.Ornament(
+            new Motif.Drawn(e.ornament(), e.inks().isEmpty() ? List.of(room.ink()) : e.inks())));
+  }
+
+  /** A page is as large as it was made, on whatever panel: to be smaller is its owner's choice. */
+  Piece page(Addition.AddPage e) {
+    Box trim = room.panel(e.panel()).trim();
+    Length width = e.size().width().max(DesignLimits.LEAST_PIECE);
+    Length height = e.size().height().max(DesignLimits.LEAST_PIECE);
+    Box box =
+        new Box(
+            trim.centreX().minus(width.half()), trim.centreY().minus(height.half()), width, height);
+    return new Piece(
+        design.freeId("page"),
+        e.name(),
+        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.MIDDLE, box, wrap),
+        new Content.Page(e.sha(), e.number()));
   }
 
   Piece shape(Addition.AddShape e) {

@@ -1,7 +1,9 @@
 package app.reglet.core.edit;
 
 import app.reglet.core.book.Fact;
+import app.reglet.core.design.Colour;
 import app.reglet.core.design.Figure;
+import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
 
@@ -35,6 +37,8 @@ public sealed interface Addition extends Edit {
     R pattern(AddPattern edit);
 
     R picture(AddPicture edit);
+
+    R page(AddPage edit);
 
     R barcode(AddBarcode edit);
   }
@@ -84,9 +88,16 @@ public sealed interface Addition extends Edit {
    *
    * @param ornament its id
    * @param proportion its width by its height
+   * @param inks its colours, empty for that of the words
    */
-  record AddOrnament(PanelKind panel, String ornament, String name, double proportion)
+  record AddOrnament(
+      PanelKind panel, String ornament, String name, double proportion, List<Colour> inks)
       implements Addition {
+    /** An ornament in the colour of the words. */
+    public AddOrnament(PanelKind panel, String ornament, String name, double proportion) {
+      this(panel, ornament, name, proportion, List.of());
+    }
+
     @Override
     public <R> R add(Kinds<R> kinds) {
       return kinds.ornament(this);
@@ -106,6 +117,19 @@ public sealed interface Addition extends Edit {
     @Override
     public <R> R add(Kinds<R> kinds) {
       return kinds.picture(this);
+    }
+  }
+
+  /**
+   * A page of a PDF put in a panel's middle, as large as it is.
+   *
+   * @param size of the page
+   */
+  record AddPage(PanelKind panel, String sha, int number, String name, Size size)
+      implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.page(this);
     }
   }
 

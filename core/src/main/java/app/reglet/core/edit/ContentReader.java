@@ -65,6 +65,11 @@ final class ContentReader {
               }
 
               @Override
+              public Content page(Content.Page page) {
+                return changed(page);
+              }
+
+              @Override
               public Content barcode(Content.Barcode barcode) {
                 return changed(barcode);
               }
@@ -123,6 +128,14 @@ final class ContentReader {
           "Without a fill and without an edge nothing of it would be seen: give it the other first, or take it off.");
     }
     return new Content.Shape(figure, fill, edge);
+  }
+
+  /** A page there is: whoever keeps the file reads it first, or refuses. */
+  private Content changed(Content.Page old) {
+    int most = stock.pages(old.sha());
+    return new Content.Page(
+        old.sha(),
+        (int) Math.round(typed.figure("page", "page", 1, Math.max(1, most), old.number())));
   }
 
   private Content changed(Content.Barcode old) {

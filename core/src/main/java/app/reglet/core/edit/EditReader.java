@@ -53,6 +53,11 @@ public final class EditReader {
     default Optional<Ornament> ornament(String id) {
       return Optional.empty();
     }
+
+    /** How many pages a PDF has that was brought; 0 for one that is not here. */
+    default int pages(String sha) {
+      return 0;
+    }
   }
 
   /** An ornament that there is. */

@@ -216,6 +216,11 @@ public final class EditSentence implements Edit.Visitor<String> {
         }
 
         @Override
+        public String page(Addition.AddPage e) {
+          return "page " + e.number() + " of " + e.name();
+        }
+
+        @Override
         public String barcode(Addition.AddBarcode e) {
           return "barcode";
         }
@@ -256,6 +261,9 @@ public final class EditSentence implements Edit.Visitor<String> {
     }
     if (now instanceof Content.Barcode || now instanceof Content.Pattern) {
       return "drawn otherwise";
+    }
+    if (now instanceof Content.Page p) {
+      return "shows page " + p.number();
     }
     return now instanceof Content.Picture ? "with another picture" : "in another colour";
   }

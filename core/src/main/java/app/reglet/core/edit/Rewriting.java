@@ -233,6 +233,11 @@ final class Rewriting implements Content.Visitor<Content> {
   }
 
   @Override
+  public Content page(Content.Page p) {
+    return p;
+  }
+
+  @Override
   public Content barcode(Content.Barcode b) {
     return b.withPanel(colour.apply(b.panel()));
   }

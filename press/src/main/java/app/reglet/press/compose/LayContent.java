@@ -18,6 +18,7 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
+import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Setter;
 import app.reglet.press.type.Typeface;
@@ -160,6 +161,28 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             .<Laid>map(ppi -> new Laid.Picture(piece.id(), piece.name(), covered, ppi))
             .orElse(new Laid.Area(piece.id(), piece.name(), covered)));
     return List.of(tiles.get().mark());
+  }
+
+  @Override
+  public List<Mark> page(Content.Page content) {
+    Optional<PageOfFile> found = lay.pictures.page(content.sha(), content.number());
+    if (found.isEmpty()) {
+      lay.absent.add(piece.name() + " (its page is not here)");
+      return List.of();
+    }
+    PdfPage about = found.get().about();
+    double width = about.size().width().toMm();
+    double height = about.size().height().toMm();
+    double scale = Math.min(rect.width() / width, rect.height() / height);
+    AffineTransform place =
+        AffineTransform.getTranslateInstance(
+            rect.x() + (rect.width() - width * scale) / 2,
+            rect.y() + (rect.height() - height * scale) / 2);
+    place.scale(width * scale, height * scale);
+    Shape covered = place.createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1));
+    lay.laid.add(
+        new Laid.Page(piece.id(), piece.name(), Outlines.hull(covered, toSheet), about.missing()));
+    return List.of(new Mark.Page(found.get().page(), place));
   }
 
   @Override

@@ -15,5 +15,14 @@ public interface Pictures {
     return Optional.empty();
   }
 
+  /**
+   * A page of the PDF with this SHA-256, if it is there.
+   *
+   * @param number from 1
+   */
+  default Optional<PageOfFile> page(String sha, int number) {
+    return Optional.empty();
+  }
+
   Pictures NONE = sha -> Optional.empty();
 }

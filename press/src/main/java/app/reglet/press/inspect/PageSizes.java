@@ -95,7 +95,8 @@ final class PageSizes {
             points((r.getLowerLeftY() - media.getLowerLeftY()) * unit)));
   }
 
-  private static Size size(PDRectangle r, boolean swap, double unit) {
+  /** A box's size as seen. */
+  static Size size(PDRectangle r, boolean swap, double unit) {
     Length w = points(r.getWidth() * unit);
     Length h = points(r.getHeight() * unit);
     return swap ? new Size(h, w) : new Size(w, h);

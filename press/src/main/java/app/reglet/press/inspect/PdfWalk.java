@@ -18,8 +18,10 @@ import java.util.TreeMap;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 
 /**
  * Walks a PDF's pages and resources (ISO 32000-1, 7.7.3 and 7.8.3), each object once, without
@@ -117,6 +119,25 @@ final class PdfWalk {
         List.copyOf(fonts.values()),
         title == null ? "" : title,
         bytes);
+  }
+
+  /** What one page says; the tree was walked before, and is sound. */
+  PdfPage page(int number, int pages) {
+    PDPage page = document.getPage(number - 1);
+    COSDictionary d = page.getCOSObject();
+    COSArray media = page.getMediaBox().getCOSArray();
+    Page sizes = PageSizes.of(d, media, COSInteger.get(page.getRotation()));
+    resources(page.getResources() == null ? null : page.getResources().getCOSObject());
+    boolean swap = page.getRotation() % 180 != 0;
+    Size size = PageSizes.size(page.getCropBox(), swap, page.getUserUnit());
+    COSArray notes = d.getCOSArray(COSName.ANNOTS);
+    return new PdfPage(
+        number,
+        pages,
+        size,
+        sizes.has("TrimBox") ? sizes.size("TrimBox") : size,
+        List.copyOf(fonts.values()),
+        notes == null ? 0 : notes.size());
   }
 
   private static boolean isPage(COSDictionary d) {

@@ -44,7 +44,8 @@ public final class ScreenPicture {
     }
   }
 
-  private static byte[] png(BufferedImage image) throws IOException {
+  /** A PNG of a picture. */
+  public static byte[] png(BufferedImage image) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     ImageIO.write(image, "png", out);
     return out.toByteArray();

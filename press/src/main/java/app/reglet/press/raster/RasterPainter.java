@@ -182,9 +182,10 @@ final class RasterPainter implements Painter {
               Math.hypot(there.getScaleX(), there.getShearY()) / width,
               Math.hypot(there.getShearX(), there.getScaleY()) / height);
       double most = Math.sqrt(MOST_PAGE_PIXELS / (width * height));
+      PDFRenderer renderer = new PDFRenderer(document);
+      renderer.setAnnotationsFilter(a -> false); // what lies on a page is not placed with it
       BufferedImage drawn =
-          new PDFRenderer(document)
-              .renderImage(p.page().page(), (float) Math.min(2 * scale, most), ImageType.ARGB);
+          renderer.renderImage(p.page().page(), (float) Math.min(2 * scale, most), ImageType.ARGB);
       AffineTransform before = g().getTransform();
       g().transform(p.place());
       g().scale(1.0 / drawn.getWidth(), 1.0 / drawn.getHeight());

@@ -2,8 +2,11 @@ package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.svg.OrnamentSvg;
+import app.reglet.press.vector.SvgReader;
 import java.io.BufferedReader;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
@@ -25,9 +28,11 @@ import tools.jackson.databind.node.ObjectNode;
  * process and nothing else; whoever gave the order ends it when the time is over.
  *
  * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
- * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen.
- * Answers: {@code {"pdf":…}}, {@code {"picture":…}}, {@code {"refused":…,"field":…}}, with {@code
- * "ended":true} when the process is ended over the file.
+ * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen;
+ * {@code {"kind":"page","page":…,…}} of a PDF likewise; {@code
+ * {"kind":"drawing","file":…,"screen":…}}, which writes the drawing of an SVG anew. Answers: {@code
+ * {"pdf":…}}, {@code {"picture":…}}, {@code {"page":…}}, {@code {"drawing":…}}, {@code
+ * {"refused":…,"field":…}}, with {@code "ended":true} when the process is ended over the file.
  */
 public final class ReadingDesk {
   private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -47,6 +52,13 @@ public final class ReadingDesk {
       return new Picture(sha, format, width, height, orientation, mean, file);
     }
   }
+
+  /**
+   * What a drawing was found to be; the drawing itself is written anew.
+   *
+   * @param leftOut what of the file is not in it, as a sentence; empty for nothing
+   */
+  public record DrawingFacts(String leftOut) {}
 
   /** Takes orders until standard input ends. */
   public static void main(String[] args) throws IOException {
@@ -74,17 +86,11 @@ public final class ReadingDesk {
     Budget budget = Budget.forFile(file.length());
     Watch watch = Watch.over(budget, () -> end(budget, answers));
     try (watch) {
-      if (asked.get("kind").stringValue().equals("pdf")) {
-        out.putPOJO("pdf", PdfFacts.read(file, budget));
-      } else {
-        PictureReader.Shown shown =
-            PictureReader.shown(file, budget, asked.get("longest").intValue());
-        Files.write(Path.of(asked.get("screen").stringValue()), shown.screen());
-        Picture p = shown.picture();
-        out.putPOJO(
-            "picture",
-            new PictureFacts(
-                p.sha(), p.format(), p.width(), p.height(), p.orientation(), p.mean()));
+      switch (asked.get("kind").stringValue()) {
+        case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
+        case "page" -> page(file, budget, asked, out);
+        case "drawing" -> drawing(file, budget, asked, out);
+        default -> picture(file, budget, asked, out);
       }
     } catch (Refusal r) {
       out.put("refused", r.getMessage()).put("field", r.field());
@@ -92,6 +98,32 @@ public final class ReadingDesk {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
     return watch.wasLate() ? Optional.empty() : Optional.of(JSON.writeValueAsString(out));
+  }
+
+  private static void picture(FileBytes file, Budget budget, JsonNode asked, ObjectNode out)
+      throws IOException {
+    PictureReader.Shown shown = PictureReader.shown(file, budget, asked.get("longest").intValue());
+    Files.write(Path.of(asked.get("screen").stringValue()), shown.screen());
+    Picture p = shown.picture();
+    out.putPOJO(
+        "picture",
+        new PictureFacts(p.sha(), p.format(), p.width(), p.height(), p.orientation(), p.mean()));
+  }
+
+  private static void page(FileBytes file, Budget budget, JsonNode asked, ObjectNode out)
+      throws IOException {
+    PdfPage.Shown shown =
+        PdfPage.shown(file, asked.get("page").intValue(), asked.get("longest").intValue(), budget);
+    Files.write(Path.of(asked.get("screen").stringValue()), shown.screen());
+    out.putPOJO("page", shown.page());
+  }
+
+  private static void drawing(FileBytes file, Budget budget, JsonNode asked, ObjectNode out)
+      throws IOException {
+    SvgReader.Read read = SvgReader.read(file, "", budget);
+    Files.writeString(
+        Path.of(asked.get("screen").stringValue()), OrnamentSvg.document(read.drawing()));
+    out.putPOJO("drawing", new DrawingFacts(read.leftOut()));
   }
 
   /** The last answer of a process whose reader does not stop. */

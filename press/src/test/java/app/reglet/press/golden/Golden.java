@@ -23,7 +23,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * A cover whose look and file are held fast. Its design is a stored document, kept as the Reglet
@@ -47,6 +46,7 @@ public record Golden(String name, Wrap wrap) {
         of("forms", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("shapes", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("brought", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("chapbook", "whimbrel-digital", Binding.SADDLE_STITCHED, "5.5 x 8.5 in", 32),
         of("case", "dunlin-casebinders", Binding.CASE_LAMINATE, "8 x 10 in", 224),
         of("jacket", "dunlin-casebinders", Binding.DUST_JACKET, "6 x 9 in", 240),
@@ -81,8 +81,7 @@ public record Golden(String name, Wrap wrap) {
 
   /** The cover, composed. */
   public Artwork artwork() {
-    return new Composer(Specimen.TYPEFACES)
-        .compose(design(), wrap, book(), id -> Optional.of(GoldenPictures.get(id)));
+    return new Composer(Specimen.TYPEFACES).compose(design(), wrap, book(), new GoldenFiles());
   }
 
   public Book book() {

@@ -54,7 +54,7 @@ public class PlacedPageTest {
   }
 
   /** Nothing on it is like anything else: a page turned or mirrored wrongly can't look right. */
-  private static byte[] source(int rotation, boolean cropped) throws IOException {
+  static byte[] source(int rotation, boolean cropped) throws IOException {
     try (PDDocument doc = new PDDocument();
         InputStream face =
             PlacedPageTest.class.getResourceAsStream("/fonts/oswald/Oswald_600SemiBold.ttf")) {

@@ -44,7 +44,7 @@ public record Addable(String name, List<Choice> choices) {
                 new Choice("shape:level", "Line"))));
     all.add(new Addable("Frame", frames(wrap)));
     List<Choice> more = new ArrayList<>();
-    more.add(new Choice("picture", "Picture…"));
+    more.add(new Choice("picture", "Picture, SVG or PDF…"));
     more.add(new Choice("ornament:compass", "Ornament"));
     more.add(new Choice("pattern:scale", "Pattern"));
     if (wrap.box(Region.BARCODE).isPresent() && !wrap.rules().printsBarcode()) {

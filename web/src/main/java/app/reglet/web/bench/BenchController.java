@@ -1,16 +1,8 @@
 package app.reglet.web.bench;
 
-import app.reglet.core.Refusal;
-import app.reglet.core.design.Content;
-import app.reglet.core.design.Ground;
-import app.reglet.core.design.Motif;
+import app.reglet.core.Choices;
 import app.reglet.core.design.Piece;
-import app.reglet.core.design.PrintedSide;
-import app.reglet.core.edit.Addition;
-import app.reglet.core.edit.Edit;
 import app.reglet.core.wrap.PanelKind;
-import app.reglet.press.picture.Picture;
-import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
@@ -20,7 +12,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,7 +35,7 @@ public class BenchController {
   private final Benching benching;
   private final Revisions revisions;
   private final BenchPage page;
-  private final PictureStore pictures;
+  private final Placing placing;
   private final Uploads uploads;
 
   public BenchController(
@@ -52,13 +43,13 @@ public class BenchController {
       Benching benching,
       Revisions revisions,
       BenchPage page,
-      PictureStore pictures,
+      Placing placing,
       Uploads uploads) {
     this.covers = covers;
     this.benching = benching;
     this.revisions = revisions;
     this.page = page;
-    this.pictures = pictures;
+    this.placing = placing;
     this.uploads = uploads;
   }
 
@@ -117,61 +108,20 @@ public class BenchController {
       @RequestParam MultipartFile picture,
       @RequestParam(defaultValue = "ground") String as,
       @RequestParam(defaultValue = "") String piece,
+      @RequestParam(defaultValue = "front") String on,
       Viewer viewer,
       Seen seen,
       Model model,
       HttpServletResponse response)
       throws IOException {
     revisions.expect(id, base); // before the file is read and kept
-    Picture added;
-    String name;
+    Placing.Planned planned;
     try (Uploads.Upload upload = uploads.take(picture)) {
-      added = pictures.add(upload.path(), upload.name());
-      name = upload.name();
+      planned = placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on)));
     }
-    Benching.Changed changed =
-        benching.edit(
-            id,
-            base,
-            cover -> {
-              if (as.equals("motif")) {
-                return motif(cover, piece, added.sha());
-              }
-              if (as.equals("piece")) {
-                return new Addition.AddPicture(PanelKind.FRONT, added.sha(), name);
-              }
-              Optional<PanelKind> part = GroundView.part(piece, cover);
-              return new Edit.SetGround(
-                  PrintedSide.OUTSIDE,
-                  part,
-                  ground(cover, part).withPicture(added.sha()),
-                  "Ground's picture");
-            },
-            viewer);
+    Benching.Changed changed = benching.edit(id, base, planned.change(), viewer);
+    model.addAttribute("told", planned.told());
     return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
-  }
-
-  private static Ground ground(Cover cover, Optional<PanelKind> part) {
-    return cover.outside().ground(part).orElse(cover.outside().ground());
-  }
-
-  /** A picture as the motif of a pattern: of a piece, or of the ground when none is named. */
-  private static Edit motif(Cover cover, String piece, String sha) {
-    Optional<Piece> of = cover.design().piece(piece);
-    if (of.isPresent() && of.get().content() instanceof Content.Pattern p) {
-      return new Edit.Set(piece, new Content.Pattern(new Motif.Pictured(sha), p.tiling()));
-    }
-    Optional<PanelKind> part = GroundView.part(piece, cover);
-    Ground ground = ground(cover, part);
-    Content.Pattern old =
-        ground
-            .pattern()
-            .orElseThrow(() -> new Refusal("There is no pattern here to put a picture in."));
-    return new Edit.SetGround(
-        PrintedSide.OUTSIDE,
-        part,
-        ground.withPattern(new Content.Pattern(new Motif.Pictured(sha), old.tiling())),
-        "Ground's pattern");
   }
 
   @PostMapping("/undo")

@@ -15,6 +15,7 @@ import app.reglet.press.svg.ArtworkSvg;
 import app.reglet.press.svg.BenchSvg;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.pictures.PlacedFiles;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Fronts;
 import app.reglet.web.titles.MeasureLine;
@@ -43,17 +44,19 @@ class BenchPage {
 
         @Override
         public String page(PlacedPage p) {
-          return "/pictures/" + p.sha() + "/preview?page=" + p.page();
+          return "/pictures/" + p.sha() + "/preview?page=" + (p.page() + 1);
         }
       };
 
   private final Revisions revisions;
   private final PictureStore pictures;
+  private final PlacedFiles placed;
   private final Typefaces typefaces;
 
-  BenchPage(Revisions revisions, PictureStore pictures, Typefaces typefaces) {
+  BenchPage(Revisions revisions, PictureStore pictures, PlacedFiles placed, Typefaces typefaces) {
     this.revisions = revisions;
     this.pictures = pictures;
+    this.placed = placed;
     this.typefaces = typefaces;
   }
 
@@ -79,7 +82,7 @@ class BenchPage {
     model.addAttribute("layouts", StartingLayout.values());
     model.addAttribute("facts", Fact.values());
     model.addAttribute("typefaces", typefaces.all());
-    GroundView ground = GroundView.of(chosen, cover);
+    GroundView ground = GroundView.of(chosen, cover, placed);
     model.addAttribute("ground", ground);
     model.addAttribute("families", MotifView.FAMILIES);
     model.addAttribute("aboutPicture", pictures.about(ground.ground().picture()).orElse(null));
@@ -93,7 +96,7 @@ class BenchPage {
         hand.isEmpty()
             ? ground.chosen()
             : hand.stream().map(Piece::id).collect(Collectors.joining(",")));
-    model.addAttribute("block", TitleBlock.of(piece, cover));
+    model.addAttribute("block", TitleBlock.of(piece, cover, placed));
     model.addAttribute("stay", false);
     model.addAttribute("exchange", true);
     cover

@@ -7,6 +7,7 @@ import app.reglet.core.edit.EditSentence;
 import app.reglet.core.edit.Editing;
 import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.type.Typefaces;
+import app.reglet.web.pictures.PlacedFiles;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -24,7 +25,7 @@ public class Benching {
   private final Revisions revisions;
   private final EditReader.Stock stock;
 
-  Benching(Covers covers, Revisions revisions, Typefaces typefaces) {
+  Benching(Covers covers, Revisions revisions, Typefaces typefaces, PlacedFiles placed) {
     this.covers = covers;
     this.revisions = revisions;
     this.stock =
@@ -38,7 +39,13 @@ public class Benching {
           public Optional<EditReader.Ornament> ornament(String id) {
             return Ornaments.shipped()
                 .find(id)
+                .or(() -> placed.drawing(id))
                 .map(o -> new EditReader.Ornament(o.name(), o.width(), o.height()));
+          }
+
+          @Override
+          public int pages(String sha) {
+            return placed.pages(sha);
           }
         };
   }

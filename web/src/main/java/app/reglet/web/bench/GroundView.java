@@ -5,6 +5,7 @@ import app.reglet.core.design.Paint;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.compose.Pictures;
 import app.reglet.web.titles.Cover;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +38,7 @@ public record GroundView(
   public record Choice(String id, String name) {}
 
   /** The view of the ground in the hand: {@code ground:front}, else of the whole sheet. */
-  static GroundView of(String chosen, Cover cover) {
+  static GroundView of(String chosen, Cover cover, Pictures drawings) {
     Optional<PanelKind> part = part(chosen, cover);
     var side = cover.outside();
     Ground ground = side.ground(part).orElse(side.ground());
@@ -49,7 +50,10 @@ public record GroundView(
         flat ? ((Paint.Flat) ground.paint()).colour().text() : "",
         flat ? cover.design().solid(((Paint.Flat) ground.paint()).colour()).hex() : "#ffffff",
         FillView.of(ground.paint(), cover.design()),
-        ground.pattern().map(p -> MotifView.of(p, cover.design(), cover.unit())).orElse(null),
+        ground
+            .pattern()
+            .map(p -> MotifView.of(p, cover.design(), cover.unit(), drawings))
+            .orElse(null),
         cover.wrap().map(w -> parts(w, cover)).orElse(List.of()));
   }
 

@@ -7,6 +7,7 @@ import app.reglet.core.design.Motif;
 import app.reglet.core.design.Tiling;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.press.compose.Pictures;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.ornament.Ornaments;
 import java.util.ArrayList;
@@ -39,12 +40,13 @@ public record MotifView(
               Collectors.groupingBy(
                   Ornament::family, java.util.LinkedHashMap::new, Collectors.toList()));
 
-  static MotifView of(Content.Ornament o, Design design) {
-    return drawn(o.drawn(), design);
+  static MotifView of(Content.Ornament o, Design design, Pictures drawings) {
+    return drawn(o.drawn(), design, drawings);
   }
 
-  private static MotifView drawn(Motif.Drawn d, Design design) {
-    Optional<Ornament> ornament = Ornaments.shipped().find(d.ornament());
+  private static MotifView drawn(Motif.Drawn d, Design design, Pictures drawings) {
+    Optional<Ornament> ornament =
+        Ornaments.shipped().find(d.ornament()).or(() -> drawings.drawing(d.ornament()));
     List<FillView.Stop> inks = new ArrayList<>();
     for (int i = 0; i < ornament.map(Ornament::colours).orElse(1); i++) {
       Colour ink = d.ink(i);
@@ -54,14 +56,14 @@ public record MotifView(
         d.ornament(), ornament.map(Ornament::name).orElse("not here"), inks, "", "", "", "", "");
   }
 
-  static MotifView of(Content.Pattern p, Design design, Unit unit) {
+  static MotifView of(Content.Pattern p, Design design, Unit unit, Pictures drawings) {
     MotifView motif =
         p.motif()
             .accept(
                 new Motif.Visitor<>() {
                   @Override
                   public MotifView drawn(Motif.Drawn d) {
-                    return MotifView.drawn(d, design);
+                    return MotifView.drawn(d, design, drawings);
                   }
 
                   @Override

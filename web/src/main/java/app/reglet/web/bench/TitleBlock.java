@@ -13,6 +13,7 @@ import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.compose.Pictures;
 import app.reglet.web.titles.Cover;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -29,6 +30,7 @@ import java.util.Locale;
  * @param onScreen about how that looks, {@code #rrggbb}
  * @param barcode the barcode, null for other pieces
  * @param motif its ornament or pattern, null for other pieces
+ * @param page the page of a PDF that it shows, null for other pieces
  * @param fill what it is filled with, null for pieces that are not filled
  * @param edge the line along its edge, null for pieces without one
  * @param form its form, null for pieces without one
@@ -50,6 +52,7 @@ public record TitleBlock(
     String onScreen,
     BarcodeView barcode,
     MotifView motif,
+    PageView page,
     FillView fill,
     EdgeView edge,
     FormView form,
@@ -64,8 +67,11 @@ public record TitleBlock(
     String cameOut,
     boolean loose) {
 
+  /** Length of the id of a drawing that was brought: a SHA-256 in hex. */
+  private static final int SHA = 64;
+
   /** The block of a piece; null when there is none. */
-  static TitleBlock of(Piece piece, Cover cover) {
+  static TitleBlock of(Piece piece, Cover cover, Pictures files) {
     if (piece == null || cover.wrap().isEmpty()) {
       return null;
     }
@@ -92,7 +98,8 @@ public record TitleBlock(
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
         piece.content() instanceof Content.Barcode b ? BarcodeView.of(b, cover) : null,
-        motif(piece.content(), cover.design(), unit),
+        motif(piece.content(), cover.design(), unit, files),
+        piece.content() instanceof Content.Page p ? PageView.of(p, files, unit) : null,
         piece.content() instanceof Words w
             ? FillView.of(w.paint(), cover.design())
             : shape == null ? null : FillView.of(shape.fill(), cover.design()),
@@ -170,12 +177,17 @@ public record TitleBlock(
 
           @Override
           public String ornament(Content.Ornament ornament) {
-            return "ornament";
+            return ornament.drawn().ornament().length() == SHA ? "drawing" : "ornament";
           }
 
           @Override
           public String pattern(Content.Pattern pattern) {
             return "pattern";
+          }
+
+          @Override
+          public String page(Content.Page page) {
+            return "page";
           }
 
           @Override
@@ -190,10 +202,10 @@ public record TitleBlock(
         });
   }
 
-  private static MotifView motif(Content content, Design design, Unit unit) {
+  private static MotifView motif(Content content, Design design, Unit unit, Pictures files) {
     return content instanceof Content.Ornament o
-        ? MotifView.of(o, design)
-        : content instanceof Content.Pattern p ? MotifView.of(p, design, unit) : null;
+        ? MotifView.of(o, design, files)
+        : content instanceof Content.Pattern p ? MotifView.of(p, design, unit, files) : null;
   }
 
   private static Colour colour(Content content) {

@@ -15,20 +15,26 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** Pictures as the screen wants them. */
+/** Pictures and placed pages as the screen wants them. */
 @Controller
 public class PictureController {
   private final PictureStore store;
+  private final PlacedFiles placed;
 
-  public PictureController(PictureStore store) {
+  public PictureController(PictureStore store, PlacedFiles placed) {
     this.store = store;
+    this.placed = placed;
   }
 
   @GetMapping("/pictures/{sha}/preview")
-  ResponseEntity<Resource> preview(@PathVariable String sha, HttpServletResponse response)
+  ResponseEntity<Resource> preview(
+      @PathVariable String sha,
+      @RequestParam(required = false) Integer page,
+      HttpServletResponse response)
       throws IOException {
-    Path file = store.preview(sha);
+    Path file = page == null ? store.preview(sha) : placed.screen(sha, page);
     response.setHeader(
         HttpHeaders.CACHE_CONTROL,
         CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable().getHeaderValue());

@@ -1,7 +1,6 @@
 package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
-import app.reglet.press.compose.Pictures;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
@@ -29,7 +28,7 @@ import org.springframework.stereotype.Service;
  * disk before its row says so.
  */
 @Service
-public class PictureStore implements Pictures {
+public class PictureStore {
   private static final int SCREEN_PIXELS = 1800;
 
   private final PictureRecords records;
@@ -99,7 +98,7 @@ public class PictureStore implements Pictures {
     return facts.in(FileBytes.of(original(p.sha())));
   }
 
-  private static void keep(Path to, Path from) throws IOException {
+  static void keep(Path to, Path from) throws IOException {
     if (!Files.exists(to)) {
       StoredFiles.write(to, out -> Files.copy(from, out));
     }
@@ -118,7 +117,7 @@ public class PictureStore implements Pictures {
     }
   }
 
-  @Override
+  /** The picture with this SHA-256, if it is here. */
   public Optional<Picture> find(String sha) {
     Picture known = found.get(sha);
     if (known == null) {
@@ -162,7 +161,7 @@ public class PictureStore implements Pictures {
     return data.previews().resolve(sha);
   }
 
-  private Path original(String sha) {
+  Path original(String sha) {
     return data.pictures().resolve(sha.substring(0, 2)).resolve(sha);
   }
 }

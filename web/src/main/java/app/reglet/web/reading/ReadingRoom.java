@@ -2,6 +2,7 @@ package app.reglet.web.reading;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.reading.ReadingDesk;
@@ -95,6 +96,34 @@ public class ReadingRoom implements DisposableBean {
     JsonNode answer =
         ask(file, Map.of("kind", "picture", "screen", screen.toString(), "longest", longest));
     return JSON.treeToValue(answer.get("picture"), ReadingDesk.PictureFacts.class);
+  }
+
+  /**
+   * What a page of a PDF is; a PNG of it for the screen is written too.
+   *
+   * @param number from 1
+   * @throws Refusal when it can't be used, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public PdfPage page(Path file, int number, Path screen, int longest) {
+    JsonNode answer =
+        ask(
+            file,
+            Map.of(
+                "kind", "page", "page", number, "screen", screen.toString(), "longest", longest));
+    return JSON.treeToValue(answer.get("page"), PdfPage.class);
+  }
+
+  /**
+   * Reads an SVG.
+   *
+   * @param kept where what was read is written anew
+   * @throws Refusal when it can't be used, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public ReadingDesk.DrawingFacts drawing(Path file, Path kept) {
+    JsonNode answer = ask(file, Map.of("kind", "drawing", "screen", kept.toString()));
+    return JSON.treeToValue(answer.get("drawing"), ReadingDesk.DrawingFacts.class);
   }
 
   private JsonNode ask(Path file, Map<String, Object> order) {

@@ -14,10 +14,11 @@ final class ContentCodecs {
   private static final PictureCodec PICTURE = new PictureCodec();
   private static final MotifCodec.Ornaments ORNAMENT = new MotifCodec.Ornaments();
   private static final MotifCodec.Patterns PATTERN = new MotifCodec.Patterns();
+  private static final PageCodec PAGE = new PageCodec();
   private static final BarcodeCodec BARCODE = new BarcodeCodec();
   private static final GroupCodec GROUP = new GroupCodec();
   private static final List<ContentCodec<? extends Content>> ALL =
-      List.of(WORDS, SHAPE, PICTURE, ORNAMENT, PATTERN, BARCODE, GROUP);
+      List.of(WORDS, SHAPE, PICTURE, ORNAMENT, PATTERN, PAGE, BARCODE, GROUP);
 
   private ContentCodecs() {}
 
@@ -47,6 +48,11 @@ final class ContentCodecs {
           @Override
           public ObjectNode pattern(Content.Pattern pattern) {
             return with(PATTERN, pattern);
+          }
+
+          @Override
+          public ObjectNode page(Content.Page page) {
+            return with(PAGE, page);
           }
 
           @Override

@@ -1,0 +1,25 @@
+package app.reglet.core.check;
+
+import java.util.List;
+
+/**
+ * Whether placed pages bring the fonts they are set in: a press that lacks one sets another in its
+ * place (ISO 15930-4, 6.3 wants every font in the file).
+ */
+public final class PageBringsFonts implements Check {
+  @Override
+  public List<Finding> find(Subject s) {
+    return s.laid().stream()
+        .filter(Laid.Page.class::isInstance)
+        .map(Laid.Page.class::cast)
+        .filter(p -> !p.missing().isEmpty())
+        .map(
+            p ->
+                Finding.ofPiece(
+                    new Found.FontsMissing(p.name(), p.missing()),
+                    Finding.Severity.MEND,
+                    p,
+                    p.extent()))
+        .toList();
+  }
+}

@@ -1,0 +1,250 @@
+package app.reglet.web.pictures;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.art.PlacedPage;
+import app.reglet.press.compose.PageOfFile;
+import app.reglet.press.compose.Pictures;
+import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.ornament.Ornament;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.reading.FileBytes;
+import app.reglet.press.vector.SvgReader;
+import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.shell.Gone;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
+import app.reglet.web.store.Uploads;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What people bring to put on covers: pictures, drawings, pages of PDFs, each file stored once
+ * under its SHA-256. Of a drawing what is stored is what was read of it, written anew.
+ */
+@Service
+public class PlacedFiles implements Pictures {
+  /** Longer side of a page on the screen. */
+  private static final int SCREEN_PIXELS = 1800;
+
+  private static final long MOST_PDF = 60_000_000;
+  private static final int LONGEST_NAME = 255;
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final PictureStore pictures;
+  private final PlacedFileRecords records;
+  private final DataDirectory data;
+  private final Room room;
+  private final ReadingRoom reading;
+  private final Uploads uploads;
+  private final Clock clock;
+
+  /** Of one sum they never change. */
+  private final Map<String, Ornament> drawings = new ConcurrentHashMap<>();
+
+  private final Map<String, PdfPage> pages = new ConcurrentHashMap<>();
+
+  public PlacedFiles(
+      PictureStore pictures,
+      PlacedFileRecords records,
+      DataDirectory data,
+      Room room,
+      ReadingRoom reading,
+      Uploads uploads,
+      Clock clock) {
+    this.pictures = pictures;
+    this.records = records;
+    this.data = data;
+    this.room = room;
+    this.reading = reading;
+    this.uploads = uploads;
+    this.clock = clock;
+  }
+
+  /** What a file is, by its first bytes. */
+  public enum Kind {
+    PICTURE,
+    DRAWING,
+    PAGE
+  }
+
+  public static Kind kind(Path file) throws IOException {
+    byte[] first = FileBytes.of(file).first(1024);
+    String text = new String(first, java.nio.charset.StandardCharsets.ISO_8859_1);
+    return text.contains("%PDF")
+        ? Kind.PAGE
+        : SvgReader.looksLike(first) ? Kind.DRAWING : Kind.PICTURE;
+  }
+
+  /**
+   * A drawing that was taken in.
+   *
+   * @param leftOut what of the file is not in it, as a sentence; empty for nothing
+   */
+  public record Drawn(Ornament drawing, String leftOut) {}
+
+  /**
+   * Takes an SVG in.
+   *
+   * @throws Refusal when it can't be used
+   */
+  public Drawn addDrawing(Path file, String name) throws IOException {
+    room.need(SvgReader.MOST_BYTES);
+    Path kept = uploads.scratch();
+    try {
+      String leftOut = reading.drawing(file, kept).leftOut();
+      String sha = FileBytes.of(kept).sha();
+      PictureStore.keep(pictures.original(sha), kept);
+      record(sha, name, "{}", Files.size(kept));
+      return new Drawn(drawing(sha).orElseThrow(), leftOut);
+    } finally {
+      Files.deleteIfExists(kept);
+    }
+  }
+
+  /**
+   * Takes a PDF in, to place a page of it.
+   *
+   * @throws Refusal when it can't be used
+   */
+  public PageOfFile addPage(Path file, String name, int number) throws IOException {
+    long bytes = Files.size(file);
+    if (bytes > MOST_PDF) {
+      throw new Refusal(
+          "file",
+          "The file has "
+              + bytes / 1_000_000
+              + " MB; a PDF to place a page of has at most "
+              + MOST_PDF / 1_000_000
+              + " MB: save the page alone.");
+    }
+    room.need(bytes);
+    String sha = FileBytes.of(file).sha();
+    read(file, sha, name, number);
+    PictureStore.keep(pictures.original(sha), file);
+    return page(sha, number).orElseThrow();
+  }
+
+  private PdfPage read(Path file, String sha, String name, int number) {
+    try {
+      Path screen = uploads.scratch();
+      try {
+        PdfPage page = reading.page(file, number, screen, SCREEN_PIXELS);
+        PictureStore.keep(screenOf(sha, number), screen);
+        record(id(sha, number), name, JSON.writeValueAsString(page), Files.size(file));
+        return page;
+      } finally {
+        Files.deleteIfExists(screen);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void record(String id, String name, String facts, long bytes) {
+    if (records.existsById(id)) {
+      return;
+    }
+    try {
+      records.saveAndFlush(new PlacedFileEntity(id, brief(name), facts, bytes, clock.instant()));
+    } catch (DataIntegrityViolationException e) {
+      if (!records.existsById(id)) {
+        throw e; // sent twice at once, the second finds the first's row, which says the same
+      }
+    }
+  }
+
+  private static String brief(String name) {
+    return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
+  }
+
+  private static String id(String sha, int number) {
+    return sha + "/" + number;
+  }
+
+  @Override
+  public Optional<Picture> find(String sha) {
+    return pictures.find(sha);
+  }
+
+  @Override
+  public Optional<Ornament> drawing(String sha) {
+    if (!isSha(sha)) {
+      return Optional.empty();
+    }
+    Ornament known = drawings.get(sha);
+    if (known == null && Files.exists(pictures.original(sha))) {
+      known = records.findById(sha).map(e -> kept(sha, e.getName())).orElse(null);
+      if (known != null) {
+        drawings.put(sha, known);
+      }
+    }
+    return Optional.ofNullable(known);
+  }
+
+  private Ornament kept(String sha, String name) {
+    try {
+      return SvgReader.kept(Files.readAllBytes(pictures.original(sha)), sha, name);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A page that was not placed yet is read first. */
+  @Override
+  public Optional<PageOfFile> page(String sha, int number) {
+    if (!isSha(sha) || !Files.exists(pictures.original(sha))) {
+      return Optional.empty();
+    }
+    Path file = pictures.original(sha);
+    PdfPage about =
+        pages.computeIfAbsent(
+            id(sha, number),
+            id ->
+                records
+                    .findById(id)
+                    .map(e -> JSON.readValue(e.getFacts(), PdfPage.class))
+                    .orElseGet(() -> read(file, sha, nameOf(sha), number)));
+    return Optional.of(new PageOfFile(new PlacedPage(sha, FileBytes.of(file), number - 1), about));
+  }
+
+  private String nameOf(String sha) {
+    return records.findById(id(sha, 1)).map(PlacedFileEntity::getName).orElse("");
+  }
+
+  /** How many pages a PDF has; 0 when it is not here. */
+  public int pages(String sha) {
+    return page(sha, 1).map(p -> p.about().pages()).orElse(0);
+  }
+
+  /** A PNG of a page for the screen, made again when it is not there. */
+  public Path screen(String sha, int number) {
+    if (!isSha(sha) || number < 1) {
+      throw new Gone("There is no such page here.");
+    }
+    Path made = screenOf(sha, number);
+    if (!Files.exists(made)) {
+      page(sha, number).orElseThrow(() -> new Gone("There is no such page here."));
+      if (!Files.exists(made)) {
+        read(pictures.original(sha), sha, nameOf(sha), number);
+      }
+    }
+    return made;
+  }
+
+  private static boolean isSha(String sha) {
+    return sha.matches("[0-9a-f]{64}");
+  }
+
+  private Path screenOf(String sha, int number) {
+    return data.previews().resolve(sha + "-" + number);
+  }
+}
