@@ -33,6 +33,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import javax.imageio.IIOImage;
@@ -225,7 +226,11 @@ public class PictureFilesTest {
     Path file = Tool.file("wrap.pdf", new byte[0]);
     try (OutputStream out = Files.newOutputStream(file)) {
       PressFile.write(
-          art, art.wrap(), Specimen.BOOK, Instant.EPOCH, out, Files.createTempDirectory("scratch"));
+          List.of(new PressFile.Page(art, art.wrap())),
+          Specimen.BOOK,
+          Instant.EPOCH,
+          out,
+          Files.createTempDirectory("scratch"));
     }
     // the file written by way of the disk is the file made in memory
     assertThat(file)

@@ -7,7 +7,7 @@ let queue = Promise.resolve();
 /** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. */
 export function post(path, fields) {
   queue = queue.then(() => {
-    const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, ...fields };
+    const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, ...fields };
     return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
   }).catch(() => {});
   return queue;
@@ -20,7 +20,7 @@ export function edit(kind, fields) {
 
 export function choose(id) {
   if (id === chosen()) return Promise.resolve();
-  return htmx.ajax("GET", `${board().dataset.bench}?chosen=${encodeURIComponent(id)}`, { source: board() });
+  return htmx.ajax("GET", `${board().dataset.bench}?side=${board().dataset.side}&chosen=${encodeURIComponent(id)}`, { source: board() });
 }
 
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */

@@ -87,7 +87,7 @@ async function upload(input, as) {
   const readout = document.getElementById("readout");
   readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
   board().classList.add("reading");
-  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, as, piece: hand()[0] ?? chosen(), on: piece(hand()[0] ?? "")?.on || "front", picture: file };
+  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, as, piece: hand()[0] ?? chosen(), on: piece(hand()[0] ?? "")?.on || "front", picture: file };
   try {
     await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
   } finally {

@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.wrap.FilePage;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,11 +27,27 @@ public interface Check {
         new PageBringsFonts());
   }
 
+  /** Every check of what lies on the inside: nothing there is read off a shelf or scanned. */
+  static List<Check> ofInside() {
+    return List.of(
+        new GlueKeptFree(),
+        new WordsAcrossFold(),
+        new WordsInsideSafe(),
+        new WordsFitBox(),
+        new WordsHaveGlyphs(),
+        new BleedReached(),
+        new PictureFineEnough(),
+        new PageBringsFonts());
+  }
+
   /** Runs every check, those of what the house offers first. */
   static List<Finding> run(Subject subject) {
+    boolean inside = subject.wrap().page() == FilePage.INSIDE;
     List<Finding> findings =
-        new ArrayList<>(OfferCheck.run(subject.wrap().spec(), subject.wrap().house()));
-    for (Check check : all()) {
+        inside
+            ? new ArrayList<>()
+            : new ArrayList<>(OfferCheck.run(subject.wrap().spec(), subject.wrap().house()));
+    for (Check check : inside ? ofInside() : all()) {
       findings.addAll(check.find(subject));
     }
     return findings;

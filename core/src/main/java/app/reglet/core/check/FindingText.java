@@ -178,6 +178,16 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String onGlue(Found.OnGlue f) {
+    return quoted(f.name())
+        + " lies "
+        + f.by().brief(unit)
+        + " wide on the strip of "
+        + f.strip().brief(unit)
+        + " that is glued to the book: ink there keeps the glue from holding. Move it off.";
+  }
+
+  @Override
   public String fontsMissing(Found.FontsMissing f) {
     return quoted(f.name())
         + " is set in "

@@ -24,7 +24,8 @@ public sealed interface Found
         Found.BleedNotReached,
         Found.WordsOutsideSafe,
         Found.WordsOffCover,
-        Found.FontsMissing {
+        Found.FontsMissing,
+        Found.OnGlue {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
 
@@ -76,6 +77,8 @@ public sealed interface Found
     R wordsOffCover(WordsOffCover found);
 
     R fontsMissing(FontsMissing found);
+
+    R onGlue(OnGlue found);
   }
 
   /** Words have no room in their box. */
@@ -216,6 +219,19 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.wordsOutsideSafe(this);
+    }
+  }
+
+  /** A piece on the inside lies on the strip that is glued. */
+  record OnGlue(String name, Length by, Length strip) implements Found {
+    @Override
+    public String code() {
+      return "on-glue";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.onGlue(this);
     }
   }
 

@@ -7,6 +7,9 @@ import java.util.List;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
+  /** What a ground is called where pieces have their ids. */
+  String GROUND = "ground";
+
   String piece();
 
   String name();

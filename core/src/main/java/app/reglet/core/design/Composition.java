@@ -23,6 +23,9 @@ public record Composition(Ground ground, Map<PanelKind, Ground> parts, List<Piec
   public static final Composition EMPTY =
       new Composition(Ground.plain(new Colour.Rgb(0xf4efe4)), List.of());
 
+  /** A side that is not printed. */
+  public static final Composition BLANK = new Composition(Ground.plain(Colour.WHITE), List.of());
+
   public Composition {
     parts = Collections.unmodifiableMap(new TreeMap<>(parts));
     pieces = List.copyOf(pieces);

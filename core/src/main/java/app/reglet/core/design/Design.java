@@ -26,7 +26,7 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
   public static final int MOST_SWATCHES = 64;
 
   /** A cover that nobody has composed yet. */
-  public static final Design EMPTY = new Design(Map.of(), Composition.EMPTY, Composition.EMPTY);
+  public static final Design EMPTY = new Design(Map.of(), Composition.EMPTY, Composition.BLANK);
 
   public Design {
     palette = Collections.unmodifiableMap(new LinkedHashMap<>(palette));
@@ -116,6 +116,11 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
       n++;
     }
     return stem + "-" + n;
+  }
+
+  /** Whether a side is as it was before anybody composed it. */
+  public boolean isUntouched(PrintedSide side) {
+    return side(side).equals(side.untouched());
   }
 
   /** Whether nothing was composed yet on a side. */

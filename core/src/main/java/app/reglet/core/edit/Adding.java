@@ -23,10 +23,11 @@ import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import java.util.Locale;
 
-/** Puts new pieces on the outside, in their panel's middle and never exactly on another. */
+/** Puts new pieces on the side at hand, in their panel's middle and never exactly on another. */
 final class Adding implements Addition.Kinds<Design> {
 
   private final Design design;
+  private final PrintedSide side;
   private final Wrap wrap;
   private final Book book;
   private final Room room;
@@ -35,6 +36,7 @@ final class Adding implements Addition.Kinds<Design> {
   Adding(Design design, Wrap wrap, Book book) {
     this.design = design;
     this.wrap = wrap;
+    this.side = PrintedSide.of(wrap);
     this.book = book;
     this.room = new Room(design, wrap);
     this.shapes = new AddingShapes(design, wrap, room);
@@ -47,7 +49,7 @@ final class Adding implements Addition.Kinds<Design> {
 
   @Override
   public Design band(Addition.AddBand e) {
-    return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, bandOf(e)));
+    return design.changed(side, c -> c.inserted(0, bandOf(e)));
   }
 
   @Override
@@ -68,7 +70,7 @@ final class Adding implements Addition.Kinds<Design> {
   @Override
   public Design pattern(Addition.AddPattern e) {
     Piece pattern = shapes.pattern(e);
-    return design.changed(PrintedSide.OUTSIDE, c -> c.inserted(0, pattern));
+    return design.changed(side, c -> c.inserted(0, pattern));
   }
 
   @Override
@@ -99,7 +101,7 @@ final class Adding implements Addition.Kinds<Design> {
   }
 
   private Design inFront(Piece piece) {
-    return design.changed(PrintedSide.OUTSIDE, c -> c.plus(piece));
+    return design.changed(side, c -> c.plus(piece));
   }
 
   private Piece wordsOf(Addition.AddWords e) {

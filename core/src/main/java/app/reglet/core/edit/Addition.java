@@ -7,7 +7,7 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
 
-/** A change that puts a new piece on the outside. */
+/** A change that puts a new piece on the side at hand. */
 public sealed interface Addition extends Edit {
   @Override
   default List<String> pieces() {

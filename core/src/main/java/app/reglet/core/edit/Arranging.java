@@ -42,7 +42,7 @@ final class Arranging implements Arrangement.Kinds<Design> {
     List<Piece> pieces = new ArrayList<>();
     for (String id : ids) {
       Piece p =
-          design.outside().pieces().stream()
+          design.side(PrintedSide.of(wrap)).pieces().stream()
               .filter(q -> q.id().equals(id))
               .findFirst()
               .orElseThrow(
@@ -188,7 +188,7 @@ final class Arranging implements Arrangement.Kinds<Design> {
     for (Piece p : loose(e.pieces())) {
       Piece there = e.to().isEmpty() ? beside(p) : on(p, e.to().get(), e.mirrored());
       Piece named = renumbered(there.locked(false), taken);
-      copied = copied.changed(PrintedSide.OUTSIDE, c -> c.plus(named));
+      copied = copied.changed(PrintedSide.of(wrap), c -> c.plus(named));
     }
     return copied;
   }

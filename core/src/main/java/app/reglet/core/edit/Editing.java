@@ -10,6 +10,7 @@ import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
@@ -192,6 +193,9 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design lay(Edit.Lay e) {
+    if (PrintedSide.of(wrap) == PrintedSide.INSIDE) {
+      throw new Refusal("The layouts are of the outside: turn the cover over first.");
+    }
     return e.layout().on(wrap, book, design);
   }
 

@@ -2,8 +2,10 @@ package app.reglet.core.edit;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Paint;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -12,6 +14,7 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What a new piece finds on a cover: panels, free places, the face and the ink in use. */
 final class Room {
@@ -44,8 +47,12 @@ final class Room {
     return at;
   }
 
+  private Composition side() {
+    return design.side(PrintedSide.of(wrap));
+  }
+
   private boolean taken(Box box) {
-    return design.outside().pieces().stream()
+    return side().pieces().stream()
         .map(p -> p.anchors().on(wrap))
         .flatMap(Optional::stream)
         .anyMatch(b -> b.top().equals(box.top()) && b.overlaps(box));
@@ -53,9 +60,7 @@ final class Room {
 
   /** The face of the first words there are. */
   String face() {
-    return design
-        .outside()
-        .all()
+    return Stream.concat(side().all(), design.outside().all())
         .filter(p -> p.content() instanceof Words)
         .map(p -> ((Words) p.content()).face())
         .findFirst()
@@ -63,8 +68,7 @@ final class Room {
   }
 
   Colour ink() {
-    return design
-        .outside()
+    return side()
         .all()
         .filter(p -> p.content() instanceof Words w && w.paint() instanceof Paint.Flat)
         .map(p -> ((Paint.Flat) ((Words) p.content()).paint()).colour())

@@ -21,7 +21,7 @@ import java.util.function.Function;
  */
 public record Artwork(Wrap wrap, Book book, Map<String, Colour.Solid> palette, List<Part> parts) {
   /** The name of what lies behind all pieces. */
-  public static final String GROUND = "ground";
+  public static final String GROUND = Laid.GROUND;
 
   public Artwork {
     palette = Map.copyOf(palette);

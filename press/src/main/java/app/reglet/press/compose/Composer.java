@@ -21,9 +21,9 @@ public final class Composer {
     this.typefaces = typefaces;
   }
 
-  /** The outside of a cover. */
+  /** The side of a cover that a page shows. */
   public Artwork compose(Design design, Wrap wrap, Book book, Pictures pictures) {
-    return compose(design, PrintedSide.OUTSIDE, wrap, book, pictures);
+    return compose(design, PrintedSide.of(wrap), wrap, book, pictures);
   }
 
   /**
@@ -36,7 +36,7 @@ public final class Composer {
   }
 
   /**
-   * The outside of a cover that is much like one composed before: the parts of pieces that are the
+   * The side of a cover that is much like one composed before: the parts of pieces that are the
    * same are taken from it, as they are.
    */
   public Artwork compose(Design design, Wrap wrap, Book book, Pictures pictures, Artwork before) {
@@ -48,7 +48,7 @@ public final class Composer {
     if (same) {
       before.parts().stream().filter(p -> p.piece() != null).forEach(p -> kept.put(p.piece(), p));
     }
-    return compose(design, PrintedSide.OUTSIDE, wrap, book, pictures, kept);
+    return compose(design, PrintedSide.of(wrap), wrap, book, pictures, kept);
   }
 
   private Artwork compose(

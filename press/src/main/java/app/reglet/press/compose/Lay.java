@@ -15,13 +15,17 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Effects;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Typefaces;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -71,7 +75,25 @@ final class Lay {
         ground(own, area, area, all);
       }
     }
-    marks.add(Mark.Group.named(Artwork.GROUND, all));
+    marks.add(
+        new Mark.Group(
+            Artwork.GROUND, offGlue().map(Effects::clipped).orElse(Effects.NONE), all));
+  }
+
+  /** The sheet without the strip that is glued, from its top to its foot; empty without one. */
+  private Optional<Shape> offGlue() {
+    List<Zone> glue = wrap.zones().stream().filter(z -> z.kind() == Zone.Kind.GLUE).toList();
+    if (glue.isEmpty()) {
+      return Optional.empty();
+    }
+    Rect sheet = Rect.of(wrap.sheetBox());
+    Area left = new Area(sheet.shape());
+    for (Zone z : glue) {
+      Rect strip = Rect.of(z.box());
+      left.subtract(
+          new Area(new Rect(strip.x(), sheet.y(), strip.width(), sheet.height()).shape()));
+    }
+    return Optional.of(left);
   }
 
   /**

@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Calendar;
 import java.util.GregorianCalendar;
+import java.util.List;
 import java.util.Locale;
 import java.util.TimeZone;
 import java.util.zip.CRC32;
@@ -41,7 +42,7 @@ import org.apache.xmpbox.schema.XMPBasicSchema;
 import org.apache.xmpbox.xml.XmpSerializer;
 
 /**
- * The press file: one page of the sheet's size, from the same display list as the screen.
+ * The press file: a page of the sheet's size, and one for the inside where that is printed, from the same display list as the screen.
  *
  * <p>Boxes as {@link PageBoxes} has them. Type stays live with embedded subsets; bars are in black
  * ink only (DeviceCMYK 0 0 0 1); other colours are sRGB. The same artwork, book and time give the
@@ -73,9 +74,18 @@ public final class PressFile {
    * @param made the time written into the file, to the second
    */
   public static byte[] make(Artwork artwork, Wrap wrap, Book book, Instant made) {
+    return make(List.of(new Page(artwork, wrap)), book, made);
+  }
+
+  /**
+   * Makes a file of several pages.
+   *
+   * @param pages in their order
+   */
+  public static byte[] make(List<Page> pages, Book book, Instant made) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
-      write(artwork, wrap, book, made, out, IOUtils.createMemoryOnlyStreamCache());
+      write(pages, book, made, out, IOUtils.createMemoryOnlyStreamCache());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -83,18 +93,26 @@ public final class PressFile {
   }
 
   /**
-   * Writes the file of one page of a cover.
+   * A page of the file.
    *
+   * @param artwork what is printed, laid on the whole sheet
+   * @param wrap what of the sheet the page is
+   */
+  public record Page(Artwork artwork, Wrap wrap) {}
+
+  /**
+   * Writes a file.
+   *
+   * @param pages in their order
    * @param out where to; not closed
    * @param scratch directory for what doesn't fit the memory while it is made
    * @throws IOException when it can't be written
    */
   public static void write(
-      Artwork artwork, Wrap wrap, Book book, Instant made, OutputStream out, Path scratch)
+      List<Page> pages, Book book, Instant made, OutputStream out, Path scratch)
       throws IOException {
     write(
-        artwork,
-        wrap,
+        pages,
         book,
         made,
         out,
@@ -102,8 +120,7 @@ public final class PressFile {
   }
 
   private static void write(
-      Artwork artwork,
-      Wrap wrap,
+      List<Page> pages,
       Book book,
       Instant made,
       OutputStream out,
@@ -111,20 +128,23 @@ public final class PressFile {
       throws IOException {
     try (PDDocument document = new PDDocument(cache)) {
       document.setVersion(1.6f);
-      PDPage page = PageBoxes.page(wrap);
-      document.addPage(page);
       document.getDocumentCatalog().addOutputIntent(intent(document));
+      CRC32 seed = new CRC32();
       try (PdfParts parts = new PdfParts(document, srgb(document))) {
-        PDResources resources = parts.resources();
-        page.setResources(resources);
-        byte[] content =
-            PdfPainter.write(parts, resources, null, toPage(wrap.place()), artwork.marks());
+        for (Page each : pages) {
+          PDPage page = PageBoxes.page(each.wrap());
+          document.addPage(page);
+          PDResources resources = parts.resources();
+          page.setResources(resources);
+          byte[] content =
+              PdfPainter.write(
+                  parts, resources, null, toPage(each.wrap().place()), each.artwork().marks());
+          page.setContents(
+              new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
+          seed.update(content);
+        }
         parts.fonts().finish();
-        page.setContents(
-            new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
         describe(document, book, made);
-        CRC32 seed = new CRC32();
-        seed.update(content);
         document.setDocumentId(seed.getValue());
         document.save(out, CompressParameters.DEFAULT_COMPRESSION);
       }

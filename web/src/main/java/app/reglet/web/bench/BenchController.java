@@ -2,6 +2,7 @@ package app.reglet.web.bench;
 
 import app.reglet.core.Choices;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
@@ -57,10 +58,13 @@ public class BenchController {
   String page(
       @PathVariable Long id,
       @RequestParam(defaultValue = "") String chosen,
+      @RequestParam(defaultValue = "outside") String side,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
       Model model) {
-    Cover cover = covers.of(id, viewer);
+    Cover outside = covers.of(id, viewer);
+    boolean turned = Benching.side(side) == PrintedSide.INSIDE && outside.isTwoSided();
+    Cover cover = turned ? covers.turned(outside) : outside;
     if (htmx != null && cover.wrap().isPresent()) {
       page.fillChosen(model, cover, chosen);
       return "bench :: chosen";
@@ -94,7 +98,7 @@ public class BenchController {
       return part.isEmpty() ? fields.getOrDefault("piece", "") : GroundView.PREFIX + part;
     }
     String made =
-        changed.after().outside().pieces().stream()
+        changed.after().composition().pieces().stream()
             .map(Piece::id)
             .filter(p -> changed.before().design().piece(p).isEmpty())
             .collect(Collectors.joining(","));
@@ -109,6 +113,7 @@ public class BenchController {
       @RequestParam(defaultValue = "ground") String as,
       @RequestParam(defaultValue = "") String piece,
       @RequestParam(defaultValue = "front") String on,
+      @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
       Seen seen,
       Model model,
@@ -119,7 +124,7 @@ public class BenchController {
     try (Uploads.Upload upload = uploads.take(picture)) {
       planned = placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on)));
     }
-    Benching.Changed changed = benching.edit(id, base, planned.change(), viewer);
+    Benching.Changed changed = benching.edit(id, base, Benching.side(side), planned.change(), viewer);
     model.addAttribute("told", planned.told());
     return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
   }
@@ -129,11 +134,12 @@ public class BenchController {
       @PathVariable Long id,
       @RequestParam int base,
       @RequestParam(defaultValue = "") String chosen,
+      @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
       Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(benching.undo(id, base, viewer), chosen, false, seen, model, response);
+    return answer(benching.undo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
   }
 
   @PostMapping("/redo")
@@ -141,11 +147,12 @@ public class BenchController {
       @PathVariable Long id,
       @RequestParam int base,
       @RequestParam(defaultValue = "") String chosen,
+      @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
       Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(benching.redo(id, base, viewer), chosen, false, seen, model, response);
+    return answer(benching.redo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
   }
 
   /**

@@ -3,6 +3,7 @@ package app.reglet.web.bench;
 import app.reglet.core.book.Fact;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
@@ -112,7 +113,7 @@ class BenchPage {
                       .map(
                           p -> new Choice(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT)))
                       .toList());
-              model.addAttribute("parts", Parts.of(cover.outside().pieces(), wrap));
+              model.addAttribute("parts", Parts.of(cover.composition().pieces(), wrap));
             });
   }
 
@@ -151,7 +152,7 @@ class BenchPage {
 
   /** What the list of pieces says. */
   private static String list(Cover cover) {
-    return Parts.shown(Parts.of(cover.outside().pieces(), cover.sheet()))
+    return Parts.shown(Parts.of(cover.composition().pieces(), cover.sheet()))
         + cover.art().map(Artwork::absent).orElse(List.of());
   }
 
@@ -167,9 +168,10 @@ class BenchPage {
   private static List<String> drawn(Benching.Changed changed, List<Artwork.Part> others) {
     Design before = changed.before().design();
     Design after = changed.after().design();
+    PrintedSide side = changed.after().side();
     boolean ground =
-        !before.outside().grounds().toList().equals(after.outside().grounds().toList())
-            || !before.outside().parts().keySet().equals(after.outside().parts().keySet())
+        !before.side(side).grounds().toList().equals(after.side(side).grounds().toList())
+            || !before.side(side).parts().keySet().equals(after.side(side).parts().keySet())
             || !before.palette().equals(after.palette());
     Stream<Artwork.Part> all =
         ground

@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.design.Design;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.EditSentence;
@@ -50,6 +51,17 @@ public class Benching {
         };
   }
 
+  /** The side that a request names; the outside when it names none. */
+  static PrintedSide side(String named) {
+    return PrintedSide.INSIDE.id().equals(named) ? PrintedSide.INSIDE : PrintedSide.OUTSIDE;
+  }
+
+  /** A side of a cover. */
+  Cover of(EditionEntity edition, PrintedSide side, Viewer viewer) {
+    Cover cover = covers.of(edition, viewer);
+    return side == PrintedSide.INSIDE ? covers.turned(cover) : cover;
+  }
+
   /**
    * A change that was made.
    *
@@ -67,16 +79,18 @@ public class Benching {
     return edit(
         id,
         base,
+        side(fields.get("side")),
         cover -> EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), stock),
         viewer);
   }
 
   /** A change that is made of the cover as it is. */
   @Transactional
-  public Changed edit(Long id, int base, Function<Cover, Edit> making, Viewer viewer) {
+  public Changed edit(
+      Long id, int base, PrintedSide side, Function<Cover, Edit> making, Viewer viewer) {
     EditionEntity edition = covers.edition(id);
     Revisions.expect(edition, base);
-    Cover before = covers.of(edition, viewer);
+    Cover before = of(edition, side, viewer);
     Edit edit = making.apply(before);
     Design design = Editing.apply(edit, before.design(), before.sheet(), before.book());
     if (design.equals(before.design())) {
@@ -89,15 +103,15 @@ public class Benching {
   }
 
   @Transactional
-  public Changed undo(Long id, int base, Viewer viewer) {
-    Cover before = covers.of(id, viewer);
+  public Changed undo(Long id, int base, PrintedSide side, Viewer viewer) {
+    Cover before = of(covers.edition(id), side, viewer);
     revisions.undo(id, base);
     return moved(before);
   }
 
   @Transactional
-  public Changed redo(Long id, int base, Viewer viewer) {
-    Cover before = covers.of(id, viewer);
+  public Changed redo(Long id, int base, PrintedSide side, Viewer viewer) {
+    Cover before = of(covers.edition(id), side, viewer);
     revisions.redo(id, base);
     return moved(before);
   }

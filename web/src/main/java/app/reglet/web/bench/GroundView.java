@@ -40,7 +40,7 @@ public record GroundView(
   /** The view of the ground in the hand: {@code ground:front}, else of the whole sheet. */
   static GroundView of(String chosen, Cover cover, Pictures drawings) {
     Optional<PanelKind> part = part(chosen, cover);
-    var side = cover.outside();
+    var side = cover.composition();
     Ground ground = side.ground(part).orElse(side.ground());
     boolean flat = ground.paint() instanceof Paint.Flat;
     return new GroundView(
@@ -62,7 +62,7 @@ public record GroundView(
     parts.add(new Choice("", "whole sheet"));
     for (Panel p : wrap.panels()) {
       if (!p.kind().isHinge()) {
-        String own = cover.outside().parts().containsKey(p.kind()) ? ", its own" : "";
+        String own = cover.composition().parts().containsKey(p.kind()) ? ", its own" : "";
         parts.add(new Choice(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT) + own));
       }
     }

@@ -6,7 +6,6 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Piece;
-import app.reglet.core.design.PrintedSide;
 import app.reglet.core.edit.Addition;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.wrap.PanelKind;
@@ -108,7 +107,7 @@ class Placing {
               cover -> {
                 Optional<PanelKind> part = GroundView.part(where.of(), cover);
                 return new Edit.SetGround(
-                    PrintedSide.OUTSIDE,
+                    cover.side(),
                     part,
                     ground(cover, part).withPicture(added.sha()),
                     "Ground's picture");
@@ -124,7 +123,7 @@ class Placing {
   }
 
   private static Ground ground(Cover cover, Optional<PanelKind> part) {
-    return cover.outside().ground(part).orElse(cover.outside().ground());
+    return cover.composition().ground(part).orElse(cover.composition().ground());
   }
 
   /** Another motif of a pattern: of a piece, or of the ground when none is named. */
@@ -140,7 +139,7 @@ class Placing {
             .pattern()
             .orElseThrow(() -> new Refusal("There is no pattern here to put a picture in."));
     return new Edit.SetGround(
-        PrintedSide.OUTSIDE,
+        cover.side(),
         part,
         ground.withPattern(new Content.Pattern(motif, old.tiling())),
         "Ground's pattern");

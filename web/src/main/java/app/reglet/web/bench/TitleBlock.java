@@ -114,7 +114,7 @@ public record TitleBlock(
         plain(piece.placement().angle(), 3),
         plain(piece.appearance().opacity() * 100, 1),
         cameOut(piece, art),
-        cover.design().outside().isLoose(piece.id()));
+        cover.composition().isLoose(piece.id()));
   }
 
   private static Panel panel(Piece piece, Box box, Wrap wrap) {

@@ -71,9 +71,10 @@ public class DispatchController {
     return "dispatch";
   }
 
-  /** The pages that are files of their own; the inside can't be composed yet and has none. */
+  /** The pages that are files of their own: the inside goes behind a whole outside, else alone. */
   private static List<Wrap> files(Wrap outside) {
-    return FilePages.of(outside).stream().filter(p -> p.page() != FilePage.INSIDE).toList();
+    List<Wrap> pages = FilePages.of(outside);
+    return pages.get(0).page() == FilePage.OUTSIDE ? pages.subList(0, 1) : pages;
   }
 
   /** Makes the files, looks at them as a house would, and answers with what it found. */

@@ -1,5 +1,6 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.web.bench.Revisions;
@@ -8,12 +9,15 @@ import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
@@ -29,12 +33,14 @@ class Pressing {
   private static final int WAIT_SECONDS = 60;
 
   private final Semaphore presses = new Semaphore(AT_ONCE, true);
+  private final Covers covers;
   private final Revisions revisions;
   private final DataDirectory data;
   private final Uploads uploads;
   private final Room room;
 
-  Pressing(Revisions revisions, DataDirectory data, Uploads uploads, Room room) {
+  Pressing(Covers covers, Revisions revisions, DataDirectory data, Uploads uploads, Room room) {
+    this.covers = covers;
     this.revisions = revisions;
     this.data = data;
     this.uploads = uploads;
@@ -71,8 +77,7 @@ class Pressing {
   private void write(Cover cover, Wrap page, Path file) {
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
       PressFile.write(
-          cover.art().orElseThrow(),
-          page,
+          pages(cover, page),
           cover.book(),
           revisions.made(cover.edition()),
           out,
@@ -80,6 +85,20 @@ class Pressing {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The page itself; and the inside behind the whole outside, where it is printed. */
+  private List<PressFile.Page> pages(Cover cover, Wrap page) {
+    if (page.page() == FilePage.INSIDE) {
+      return List.of(new PressFile.Page(covers.turned(cover).art().orElseThrow(), page));
+    }
+    List<PressFile.Page> pages = new ArrayList<>();
+    pages.add(new PressFile.Page(cover.art().orElseThrow(), page));
+    if (page.page() == FilePage.OUTSIDE && cover.isTwoSided()) {
+      Cover inside = covers.turned(cover);
+      pages.add(new PressFile.Page(inside.art().orElseThrow(), inside.sheet()));
+    }
+    return pages;
   }
 
   /** Does something that takes much memory, when there is some for it. */

@@ -5,13 +5,16 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.Finding;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.type.SpineType;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * An edition worked through: measured, its design laid on the wrap, and what the checks say.
@@ -20,14 +23,18 @@ import java.util.Optional;
  * @param design the design in force
  * @param art the design laid on the wrap
  * @param findings what the checks say
+ * @param beyond what they say of the other side
  * @param spineType room for words across the spine, empty when nothing is measured
+ * @param outer the outside of which this is the inside; empty for an outside
  */
 public record Cover(
     Measured measured,
     Design design,
     Optional<Artwork> art,
     List<Finding> findings,
-    Optional<SpineType> spineType) {
+    List<Finding> beyond,
+    Optional<SpineType> spineType,
+    Optional<Cover> outer) {
   public EditionEntity edition() {
     return measured.edition();
   }
@@ -52,14 +59,29 @@ public record Cover(
     return measured.why();
   }
 
-  /** What is on the outside. */
-  public Composition outside() {
-    return design.outside();
+  /** The side of the sheet that this is. */
+  public PrintedSide side() {
+    return outer.isPresent() ? PrintedSide.INSIDE : PrintedSide.OUTSIDE;
   }
 
-  /** How many findings must be mended. */
+  /** What is on this side. */
+  public Composition composition() {
+    return design.side(side());
+  }
+
+  /** Whether the sheet is printed on both sides. */
+  public boolean isTwoSided() {
+    return outer.isPresent() || wrap().flatMap(FilePages::inside).isPresent();
+  }
+
+  /** How many findings must be mended, on either side. */
   public long toMend() {
-    return findings.stream().filter(Finding::mustMend).count();
+    return Stream.concat(findings.stream(), beyond.stream()).filter(Finding::mustMend).count();
+  }
+
+  /** How many findings there are, on either side. */
+  public int found() {
+    return findings.size() + beyond.size();
   }
 
   /**

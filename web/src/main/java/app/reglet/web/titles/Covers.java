@@ -15,6 +15,7 @@ import app.reglet.core.design.Words;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
@@ -188,7 +189,8 @@ public class Covers {
   }
 
   /** Keeps what was drawn of the design that is in force now. */
-  public void keep(Cover cover) {
+  public void keep(Cover drawn) {
+    Cover cover = drawn.outer().orElse(drawn);
     cover
         .art()
         .ifPresent(art -> latest.put(Fronts.key(cover.edition()), new Drawn(cover.design(), art)));
@@ -196,7 +198,65 @@ public class Covers {
 
   /** A cover with a design that is not in force yet, laid on the wrap and checked. */
   public Cover of(Cover before, Design design) {
+    if (before.outer().isPresent()) {
+      return turned(of(before.outer().get(), design), before.art());
+    }
     return of(before.measured(), design, before.art());
+  }
+
+  /**
+   * The inside of a cover, laid on its page and checked.
+   *
+   * @throws Refusal when it isn't printed
+   */
+  public Cover turned(Cover outside) {
+    return turned(outside, Optional.empty());
+  }
+
+  private Cover turned(Cover outside, Optional<Artwork> near) {
+    Measured m = outside.measured();
+    Wrap inside =
+        m.wrap()
+            .flatMap(FilePages::inside)
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "The inside of this cover isn't printed: choose that on the docket, where the house offers it."));
+    Measured turned =
+        new Measured(
+            m.edition(), m.book(), m.house(), m.spec(), Optional.of(inside), m.why(), m.unit());
+    Artwork art = composed(m.edition(), outside.design(), inside, m.book(), near);
+    return new Cover(
+        turned,
+        outside.design(),
+        Optional.of(art),
+        found(turned, outside.design(), art),
+        outside.findings(),
+        outside.spineType(),
+        Optional.of(outside));
+  }
+
+  private static List<Finding> found(Measured m, Design design, Artwork art) {
+    Wrap wrap = m.wrap().orElseThrow();
+    List<Laid> laid = design.isEmpty(PrintedSide.of(wrap)) ? List.of() : art.laid();
+    return Check.run(new Subject(wrap, m.book(), laid));
+  }
+
+  /** What is found on the inside, where it is printed and something is on it. */
+  private List<Finding> foundInside(Measured m, Design design) {
+    return design.isUntouched(PrintedSide.INSIDE)
+        ? List.of()
+        : m.wrap()
+            .flatMap(FilePages::inside)
+            .map(
+                inside ->
+                    Check.run(
+                        new Subject(
+                            inside,
+                            m.book(),
+                            composed(m.edition(), design, inside, m.book(), Optional.empty())
+                                .laid())))
+            .orElse(List.of());
   }
 
   /** A measured edition with a design, the art of a similar one used where it is the same. */
@@ -207,6 +267,8 @@ public class Covers {
           design,
           Optional.empty(),
           m.spec().map(s -> offers(s, m.house(), m.unit())).orElseGet(List::of),
+          List.of(),
+          Optional.empty(),
           Optional.empty());
     }
     Wrap wrap = m.wrap().get();
@@ -229,13 +291,14 @@ public class Covers {
 
   private Cover cover(Measured m, Design design, Artwork art) {
     Wrap wrap = m.wrap().orElseThrow();
-    List<Laid> laid = design.isEmpty(PrintedSide.OUTSIDE) ? List.of() : art.laid();
     return new Cover(
         m,
         design,
         Optional.of(art),
-        Check.run(new Subject(wrap, m.book(), laid)),
-        Optional.of(SpineType.of(wrap, spineFace(design))));
+        found(m, design, art),
+        foundInside(m, design),
+        Optional.of(SpineType.of(wrap, spineFace(design))),
+        Optional.empty());
   }
 
   private Artwork composed(

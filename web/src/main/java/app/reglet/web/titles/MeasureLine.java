@@ -50,7 +50,7 @@ public record MeasureLine(
             : cover.spineType().map(t -> t.print(unit)).orElse(""),
         unread(cover.edition()),
         mend,
-        cover.findings().size() - mend);
+        cover.found() - mend);
   }
 
   private static String spine(Cover cover, Wrap wrap) {

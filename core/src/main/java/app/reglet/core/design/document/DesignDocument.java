@@ -41,7 +41,7 @@ public final class DesignDocument {
     }
     for (PrintedSide side : PrintedSide.values()) {
       Composition c = design.side(side);
-      if (!c.equals(Composition.EMPTY)) {
+      if (!c.equals(side.untouched())) {
         ObjectNode part = out.putObject(side.id());
         part.set("ground", write(c.ground()));
         if (!c.parts().isEmpty()) {
@@ -95,8 +95,8 @@ public final class DesignDocument {
         });
     return new Design(
         palette,
-        in.partIfAny(PrintedSide.OUTSIDE.id(), DesignDocument::side).orElse(Composition.EMPTY),
-        in.partIfAny(PrintedSide.INSIDE.id(), DesignDocument::side).orElse(Composition.EMPTY));
+        in.partIfAny(PrintedSide.OUTSIDE.id(), DesignDocument::side).orElse(PrintedSide.OUTSIDE.untouched()),
+        in.partIfAny(PrintedSide.INSIDE.id(), DesignDocument::side).orElse(PrintedSide.INSIDE.untouched()));
   }
 
   private static Composition side(Fields in) {
