@@ -3,6 +3,7 @@ import { refresh } from "./bench/overlay.js";
 import { arrange } from "./bench/answers.js";
 import "./bench/drag.js";
 import "./bench/keys.js";
+import "./bench/clipboard.js";
 import "./bench/block.js";
 import { view } from "./bench/view.js";
 

@@ -1,6 +1,8 @@
-// Taking hold of pieces: dragging and resizing, with lines to snap to. What is sent is a distance.
+// Taking hold of pieces: moving, resizing, turning, one or several as one. What is sent is a distance.
 import { model, piece, loose, sheet, chosen, along, toggled, looking, origin, figure } from "./model.js";
-import { hold, path, element, refresh } from "./overlay.js";
+import { hold, path, refresh } from "./overlay.js";
+import { lines, snapped, gaps, hairlines, bounds, hang, several } from "./snap.js";
+import { begin as band } from "./band.js";
 import { choose, edit } from "./answers.js";
 
 const SNAP_PX = 6;
@@ -8,66 +10,33 @@ let drag = null;
 let frame = 0;
 
 const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().getScreenCTM().inverse());
-const bounds = (c) => {
-  const x = [c[0], c[2], c[4], c[6]];
-  const y = [c[1], c[3], c[5], c[7]];
-  return { x: Math.min(...x), y: Math.min(...y), right: Math.max(...x), bottom: Math.max(...y) };
-};
-
-/** Lines to snap to: the sheet's, unless guides are hidden, and edges and middles of other pieces. */
-function lines(except) {
-  const m = model();
-  const hidden = document.body.dataset.guides === "off";
-  const x = hidden ? [] : [...m.x];
-  const y = hidden ? [] : [...m.y];
-  for (const p of m.pieces) {
-    if (except.includes(loose(p.id).id)) continue;
-    const b = bounds(p.corners);
-    x.push(b.x, (b.x + b.right) / 2, b.right);
-    y.push(b.y, (b.y + b.bottom) / 2, b.bottom);
-  }
-  return { x, y };
-}
-
-function snapped(at, candidates, reach) {
-  let best = null;
-  for (const a of at) {
-    for (const line of candidates) {
-      const by = line - a;
-      if (Math.abs(by) < reach && (best === null || Math.abs(by) < Math.abs(best.by))) best = { by, line };
-    }
-  }
-  return best;
-}
-
-function hairlines(sx, sy) {
-  const v = sheet().viewBox.baseVal;
-  const drawn = [];
-  if (sx) drawn.push(element("line", { class: "snap", x1: sx.line, y1: v.y, x2: sx.line, y2: v.y + v.height }));
-  if (sy) drawn.push(element("line", { class: "snap", x1: v.x, y1: sy.line, x2: v.x + v.width, y2: sy.line }));
-  document.getElementById("snaps").replaceChildren(...drawn);
-}
 
 document.addEventListener("pointerdown", (e) => {
+  if (e.button !== 0) return;
+  const together = e.target.closest(".together");
   const g = e.target.closest(".hold");
-  if (!g || e.button !== 0) {
-    if (e.target.closest("#sheet") && chosen()) choose("");
+  if (!together && !g) {
+    if (e.target.closest("#sheet")) band(e);
+    return;
+  }
+  const id = g?.dataset.piece ?? chosen().split(",")[0];
+  const p = together ? several([...new Set(chosen().split(",").map((h) => loose(h).id))]) : loose(id);
+  if (!together && p.locked && !e.shiftKey) {
+    band(e, id);
     return;
   }
   e.preventDefault();
-  const id = g.dataset.piece;
-  const p = loose(id);
-  g.focus({ preventScroll: true });
-  if (e.shiftKey || e.ctrlKey || e.metaKey) {
+  g?.focus({ preventScroll: true });
+  if (g && (e.shiftKey || e.ctrlKey || e.metaKey)) {
     choose(toggled(id)).then(() => hold(id)?.focus({ preventScroll: true }));
     return;
   }
-  const moving = [...new Set(along(id).map((h) => loose(h).id))];
+  const moving = p.several ?? [...new Set(along(id).map((h) => loose(h).id))];
   if (looking() || p.locked) {
-    choose(id);
+    if (g) choose(id);
     return;
   }
-  drag = { id, p, moving, start: toMm(e), grip: e.target.dataset.grip ?? "", lines: lines(moving), moved: false, x: 0, y: 0, edges: null, turn: 0 };
+  drag = { id, p, moving, round: moving.length > 1 ? several(moving) : p, start: toMm(e), grip: e.target.dataset.grip ?? "", lines: lines(moving), moved: false, x: 0, y: 0, edges: null, turn: 0, sx: null, sy: null };
   sheet().setPointerCapture(e.pointerId);
 });
 
@@ -80,29 +49,30 @@ function turned(p, x, y) {
 document.addEventListener("pointermove", (e) => {
   if (!drag) return;
   const at = toMm(e);
-  let x = at.x - drag.start.x;
-  let y = at.y - drag.start.y;
+  const x = at.x - drag.start.x;
+  const y = at.y - drag.start.y;
   const scale = sheet().getScreenCTM().a;
   if (!drag.moved && Math.hypot(x, y) * scale < 3) return;
   drag.moved = true;
   const reach = e.altKey ? 0 : SNAP_PX / scale;
-  if (drag.grip === "turn") {
-    turning(at, e);
-  } else if (drag.grip) {
-    resizing(x, y, reach, e.shiftKey);
-  } else {
-    const b = bounds(drag.p.corners);
-    const sx = snapped([b.x + x, (b.x + b.right) / 2 + x, b.right + x], drag.lines.x, reach);
-    const sy = snapped([b.y + y, (b.y + b.bottom) / 2 + y, b.bottom + y], drag.lines.y, reach);
-    if (sx) x += sx.by;
-    if (sy) y += sy.by;
-    hairlines(sx, sy);
-  }
-  drag.x = x;
-  drag.y = y;
+  if (drag.grip === "turn") turning(at, e);
+  else if (drag.grip) resizing(x, y, reach, e.shiftKey);
+  else moving(x, y, reach);
   cancelAnimationFrame(frame);
   frame = requestAnimationFrame(show);
 });
+
+const nearer = (s, g) => (g && (!s || Math.abs(g.by) < Math.abs(s.by) - 1e-7) ? g : s);
+
+function moving(x, y, reach) {
+  const b = bounds(drag.round.corners);
+  const at = { x: b.x + x, y: b.y + y, right: b.right + x, bottom: b.bottom + y };
+  const parts = (from, to) => [{ at: from, part: "START" }, { at: (from + to) / 2, part: "MIDDLE" }, { at: to, part: "END" }];
+  const sx = nearer(snapped(parts(at.x, at.right), drag.lines.x, reach), gaps(at, drag.lines.boxes, true, reach));
+  const sy = nearer(snapped(parts(at.y, at.bottom), drag.lines.y, reach), gaps(at, drag.lines.boxes, false, reach));
+  Object.assign(drag, { x: x + (sx?.by ?? 0), y: y + (sy?.by ?? 0), sx, sy });
+  hairlines(sx, sy, { x: at.x + (sx?.by ?? 0), y: at.y + (sy?.by ?? 0), right: at.right + (sx?.by ?? 0), bottom: at.bottom + (sy?.by ?? 0) });
+}
 
 /** Which edges go along, how far along the piece's own axes; with Shift a corner keeps the proportion. */
 function resizing(x, y, reach, proportional) {
@@ -112,33 +82,40 @@ function resizing(x, y, reach, proportional) {
   const south = grip.includes("s");
   const across = east || grip.includes("w");
   const down = south || grip.includes("n");
+  const b = bounds(p.corners);
   let sx = null;
   let sy = null;
   if (p.angle !== 0) {
     ({ x, y } = turned(p, x, y));
   } else {
-    const b = bounds(p.corners);
-    sx = across && snapped([(east ? b.right : b.x) + x], drag.lines.x, reach);
-    sy = down && snapped([(south ? b.bottom : b.y) + y], drag.lines.y, reach);
+    sx = across ? snapped([{ at: (east ? b.right : b.x) + x, part: east ? "END" : "START" }], drag.lines.x, reach) : null;
+    sy = down ? snapped([{ at: (south ? b.bottom : b.y) + y, part: south ? "END" : "START" }], drag.lines.y, reach) : null;
     if (sx) x += sx.by;
     if (sy) y += sy.by;
   }
-  hairlines(sx, sy);
+  hairlines(sx, sy, b);
+  drag.edges = stretched(p, { wider: across ? (east ? x : -x) : 0, higher: down ? (south ? y : -y) : 0 }, east, south, proportional && across && down);
+}
+
+/** The edges of a piece so much wider and higher, held at the other side; never smaller than may be. */
+export function stretched(p, by, east, south, proportional) {
+  const [, , width, height] = p.box;
   const least = model().least;
-  let wider = across ? Math.max(least - width, east ? x : -x) : 0;
-  let higher = down ? Math.max(least - height, south ? y : -y) : 0;
-  if (proportional && across && down) {
+  let wider = by.wider ? Math.max(least - width, by.wider) : 0;
+  let higher = by.higher ? Math.max(least - height, by.higher) : 0;
+  if (proportional) {
     const k = Math.max((width + wider) / width, (height + higher) / height, least / width, least / height);
     wider = width * (k - 1);
     higher = height * (k - 1);
   }
-  drag.edges = { left: east ? 0 : -wider, top: south ? 0 : -higher, right: east ? wider : 0, bottom: south ? higher : 0 };
+  return { left: east ? 0 : -wider, top: south ? 0 : -higher, right: east ? wider : 0, bottom: south ? higher : 0 };
 }
+
+const middle = (c) => [(c[0] + c[4]) / 2, (c[1] + c[5]) / 2];
 
 /** Round the middle of its box; every fifteen degrees it holds, with Shift nowhere else. */
 function turning(at, e) {
-  const c = drag.p.corners;
-  const [mx, my] = [(c[0] + c[4]) / 2, (c[1] + c[5]) / 2];
+  const [mx, my] = middle(drag.p.corners);
   const to = (q) => (Math.atan2(q.y - my, q.x - mx) * 180) / Math.PI;
   let angle = drag.p.angle + to(at) - to(drag.start);
   const fifteen = Math.round(angle / 15) * 15;
@@ -146,69 +123,100 @@ function turning(at, e) {
   angle = Math.round(angle * 10) / 10;
   drag.turn = angle - drag.p.angle;
   drag.angle = ((((angle + 180) % 360) + 360) % 360) - 180;
-  hairlines(null, null);
+  hairlines(null, null, null);
 }
 
-/** Shows where the piece would go; the server says what that means. */
+const art = (id) => document.getElementById("art-" + id);
+
+/** Shows a transform on pieces and what they are taken hold of by, before the server says what it means. */
+export function shown(ids, transform) {
+  for (const id of ids) art(id)?.setAttribute("transform", transform);
+  for (const q of model().pieces) if (ids.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", transform);
+  sheet().querySelector(".together")?.setAttribute("transform", transform);
+}
+
+export function unshown(ids) {
+  for (const id of ids) art(id)?.removeAttribute("transform");
+}
+
 function show() {
   if (!drag) return;
   const { p, x, y, grip, edges } = drag;
-  const [left, top, width, height] = p.box;
-  const from = origin(p);
+  const [left, top, width, height] = drag.round.box;
   let now = [left + x, top + y, width, height];
   if (grip === "turn") {
-    const c = p.corners;
-    const by = `rotate(${drag.turn} ${(c[0] + c[4]) / 2} ${(c[1] + c[5]) / 2})`;
-    document.getElementById("art-" + p.id)?.setAttribute("transform", by);
-    hold(drag.id)?.setAttribute("transform", by);
-    document.getElementById("readout").textContent = `turned to ${+drag.angle.toFixed(1)}°`;
+    shown(drag.moving, `rotate(${drag.turn} ${middle(p.corners).join(" ")})`);
+    say(p.several ? `turned by ${+drag.turn.toFixed(1)}°` : `turned to ${+drag.angle.toFixed(1)}°`);
     return;
   }
   if (grip) {
     now = [left + edges.left, top + edges.top, width + edges.right - edges.left, height + edges.bottom - edges.top];
-    const a = (p.angle * Math.PI) / 180;
-    const c = [...p.corners];
-    const move = (i, u, v) => {
-      c[i] += Math.cos(a) * u - Math.sin(a) * v;
-      c[i + 1] += Math.sin(a) * u + Math.cos(a) * v;
-    };
-    move(0, edges.left, edges.top);
-    move(2, edges.right, edges.top);
-    move(4, edges.right, edges.bottom);
-    move(6, edges.left, edges.bottom);
-    hold(drag.id)?.querySelector(".box").setAttribute("d", path(c));
+    if (p.several) {
+      const [kx, ky] = [now[2] / width, now[3] / height];
+      shown(drag.moving, `matrix(${kx} 0 0 ${ky} ${now[0] - left * kx} ${now[1] - top * ky})`);
+    } else {
+      hold(drag.id)?.querySelector(".box").setAttribute("d", path(pulled(p, edges)));
+    }
   } else {
-    for (const id of drag.moving) document.getElementById("art-" + id)?.setAttribute("transform", `translate(${x} ${y})`);
-    for (const q of model().pieces) if (drag.moving.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", `translate(${x} ${y})`);
+    shown(drag.moving, `translate(${x} ${y})`);
   }
-  document.getElementById("readout").textContent =
-    `${figure(now[0] - from.x)}, ${figure(now[1] - from.y)} from the ${from.name} · ${figure(now[2])} × ${figure(now[3])} ${model().unit.symbol}`;
+  place(now, p);
 }
 
-const mm = (n) => `${+n.toFixed(9)} mm`;
+/** The corners of a piece whose edges were pulled along its own axes. */
+export function pulled(p, edges) {
+  const a = (p.angle * Math.PI) / 180;
+  const c = [...p.corners];
+  const move = (i, u, v) => {
+    c[i] += Math.cos(a) * u - Math.sin(a) * v;
+    c[i + 1] += Math.sin(a) * u + Math.cos(a) * v;
+  };
+  move(0, edges.left, edges.top);
+  move(2, edges.right, edges.top);
+  move(4, edges.right, edges.bottom);
+  move(6, edges.left, edges.bottom);
+  return c;
+}
+
+export const say = (text) => (document.getElementById("readout").textContent = text);
+
+export function place(now, p) {
+  const from = origin(p);
+  say(`${figure(now[0] - from.x)}, ${figure(now[1] - from.y)} from the ${from.name} · ${figure(now[2])} × ${figure(now[3])} ${model().unit.symbol}`);
+}
+
+export const mm = (n) => `${+n.toFixed(9)} mm`;
+export const edgesOf = (edges) => Object.fromEntries(Object.entries(edges).map(([edge, by]) => [edge, mm(by)]));
+
+function change(d) {
+  const piece = d.moving.join(",");
+  if (d.grip === "turn") return d.p.several ? edit("swing", { piece, angle: String(+d.turn.toFixed(1)) }) : edit("turn", { piece: d.p.id, angle: String(+d.angle.toFixed(1)) });
+  if (d.grip) return edit(d.p.several ? "stretch" : "resize", { piece: d.p.several ? piece : d.p.id, ...edgesOf(d.edges) });
+  const [hangAcross, hangDown] = [hang(d.sx), hang(d.sy)];
+  const by = { right: mm(d.x), down: mm(d.y) };
+  return d.moving.length === 1 && (hangAcross || hangDown) ? edit("snap", { piece, ...by, hangAcross, hangDown }) : edit("move", { piece, ...by });
+}
 
 document.addEventListener("pointerup", async () => {
   if (!drag) return;
   const d = drag;
   drag = null;
   cancelAnimationFrame(frame);
-  document.getElementById("readout").textContent = "";
+  say("");
   if (!d.moved) {
-    await choose(d.id);
+    if (!d.p.several) await choose(d.id);
     hold(d.id)?.focus({ preventScroll: true });
     return;
   }
-  if (d.grip === "turn") await edit("turn", { piece: d.p.id, angle: String(+d.angle.toFixed(1)) });
-  else if (d.grip) await edit("resize", { piece: d.p.id, ...Object.fromEntries(Object.entries(d.edges).map(([edge, by]) => [edge, mm(by)])) });
-  else await edit("move", { piece: d.moving.join(","), right: mm(d.x), down: mm(d.y) });
-  for (const id of d.moving) document.getElementById("art-" + id)?.removeAttribute("transform");
+  await change(d);
+  unshown(d.moving);
   refresh();
   hold(d.id)?.focus({ preventScroll: true });
 });
 
 document.addEventListener("pointercancel", () => {
   if (!drag) return;
-  for (const id of drag.moving) document.getElementById("art-" + id)?.removeAttribute("transform");
+  unshown(drag.moving);
   drag = null;
   refresh();
 });

@@ -1,5 +1,6 @@
 // What lies over the art: what pieces are taken hold of by, marks of notes; and the notes beside the sheet.
-import { model, sheet, hand } from "./model.js";
+import { model, sheet, hand, loose } from "./model.js";
+import { several } from "./snap.js";
 import { view } from "./view.js";
 
 const NS = "http://www.w3.org/2000/svg";
@@ -42,6 +43,14 @@ function grips(p, px) {
     element("circle", { class: "grip turn", "data-grip": "turn", cx: hx, cy: hy, r: 5 * px })];
 }
 
+/** Several in the hand are resized and turned by one frame round them. */
+function together(px) {
+  const ids = [...new Set(hand().map((id) => loose(id)?.id).filter(Boolean))];
+  if (ids.length < 2) return [];
+  const p = several(ids);
+  return [element("g", { class: "together" }, element("path", { class: "round", d: path(p.corners), fill: "none" }), ...(p.locked ? [] : grips(p, px)))];
+}
+
 function noteOf(n, i, px) {
   const [w, h] = model().sheet;
   const r = 8.5 * px;
@@ -63,6 +72,7 @@ export function refresh() {
   const m = model();
   document.getElementById("overlay").replaceChildren(
     element("g", { class: "holds" }, ...m.pieces.map((p) => holdOf(p, px))),
+    ...together(px),
     element("g", { class: "notes" }, ...m.notes.flatMap((n, i) => (n.box ? [noteOf(n, i, px)] : []))),
     element("g", { id: "snaps" }));
   if (held !== undefined) hold(held)?.focus({ preventScroll: true });

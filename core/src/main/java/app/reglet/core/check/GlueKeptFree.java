@@ -14,10 +14,7 @@ public final class GlueKeptFree implements Check {
   @Override
   public List<Finding> find(Subject s) {
     List<Box> glue =
-        s.wrap().zones().stream()
-            .filter(z -> z.kind() == Zone.Kind.GLUE)
-            .map(Zone::box)
-            .toList();
+        s.wrap().zones().stream().filter(z -> z.kind() == Zone.Kind.GLUE).map(Zone::box).toList();
     List<Finding> findings = new ArrayList<>();
     if (glue.isEmpty()) {
       return findings;

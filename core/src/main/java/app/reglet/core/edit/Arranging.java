@@ -9,7 +9,6 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
-import app.reglet.core.design.Turns;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -56,19 +55,8 @@ final class Arranging implements Arrangement.Kinds<Design> {
     return pieces;
   }
 
-  /** The upright box round a piece as it is turned. */
   private Box extent(Piece p) {
-    Box box = p.anchors().on(wrap).orElseThrow();
-    Turns t = Turns.of(p.placement());
-    if (t.isNone()) {
-      return box;
-    }
-    double w = box.width().toMm();
-    double h = box.height().toMm();
-    Length width = Length.nearMm(Math.abs(t.xx()) * w + Math.abs(t.xy()) * h);
-    Length height = Length.nearMm(Math.abs(t.yx()) * w + Math.abs(t.yy()) * h);
-    return new Box(
-        box.centreX().minus(width.half()), box.centreY().minus(height.half()), width, height);
+    return Together.extent(p, wrap);
   }
 
   private Panel panel(Piece p) {
@@ -80,16 +68,8 @@ final class Arranging implements Arrangement.Kinds<Design> {
     return switch (against) {
       case PANEL -> panel(p).trim();
       case PART -> wrap.box(p.anchors().across().region()).orElseGet(() -> panel(p).trim());
-      case SELECTION -> all.stream().map(this::extent).reduce(Arranging::round).orElseThrow();
+      case SELECTION -> all.stream().map(this::extent).reduce(Together::round).orElseThrow();
     };
-  }
-
-  private static Box round(Box a, Box b) {
-    return Box.between(
-        a.left().min(b.left()),
-        a.top().min(b.top()),
-        a.right().max(b.right()),
-        a.bottom().max(b.bottom()));
   }
 
   @Override
@@ -179,11 +159,44 @@ final class Arranging implements Arrangement.Kinds<Design> {
   }
 
   @Override
-  public Design copy(Arrangement.Copy e) {
+  public Design stretch(Arrangement.Stretch e) {
+    return new Together(design, wrap).stretched(loose(e.pieces()), e);
+  }
+
+  @Override
+  public Design swing(Arrangement.Swing e) {
+    return new Together(design, wrap).swung(loose(e.pieces()), e.by());
+  }
+
+  @Override
+  public Design snap(Arrangement.Snap e) {
+    Piece p = loose(e.pieces()).get(0);
+    Piece there = placing.snapped(p, e);
+    return design.changed(p.id(), q -> there);
+  }
+
+  @Override
+  public Design paste(Arrangement.Paste e) {
+    Set<String> taken = taken();
+    Design pasted = design;
+    for (Piece p : new Pasting(design, wrap).here(e)) {
+      Piece named = renumbered(p, taken);
+      pasted = pasted.changed(PrintedSide.of(wrap), c -> c.plus(named));
+    }
+    return pasted;
+  }
+
+  private Set<String> taken() {
     Set<String> taken = new HashSet<>();
     for (PrintedSide side : PrintedSide.values()) {
       design.side(side).all().map(Piece::id).forEach(taken::add);
     }
+    return taken;
+  }
+
+  @Override
+  public Design copy(Arrangement.Copy e) {
+    Set<String> taken = taken();
     Design copied = design;
     for (Piece p : loose(e.pieces())) {
       Piece there = e.to().isEmpty() ? beside(p) : on(p, e.to().get(), e.mirrored());

@@ -120,6 +120,16 @@ public final class EditReader {
               ids(),
               typed.text("way").equals("across"),
               typed.choice("against", Arrangement.Against.SELECTION));
+      case "stretch" ->
+          new Arrangement.Stretch(ids(), by("left"), by("top"), by("right"), by("bottom"));
+      case "swing" -> new Arrangement.Swing(ids(), typed.figure("angle", "angle", -360, 360, 0));
+      case "snap" ->
+          new Arrangement.Snap(
+              id(),
+              typed.length("right"),
+              typed.length("down"),
+              hanging("hangAcross"),
+              hanging("hangDown"));
       case "ground" -> ground();
       case "swatch" ->
           new Edit.SetSwatch(typed.text("name"), Colour.parseSolid(typed.text("colour")));
@@ -174,6 +184,18 @@ public final class EditReader {
     Span.Hold across = typed.choice("across", piece.anchors().across().hold());
     Span.Hold down = typed.choice("holdDown", piece.anchors().down().hold());
     return new Edit.Hang(id(), region, across, down);
+  }
+
+  /** {@code front.safe:START}. */
+  private Optional<Arrangement.Hanging> hanging(String field) {
+    String said = typed.text(field, "");
+    int colon = said.indexOf(':');
+    return colon < 0
+        ? Optional.empty()
+        : Optional.of(
+            new Arrangement.Hanging(
+                Region.parse(said.substring(0, colon)),
+                Choices.of(Span.Hold.class, said.substring(colon + 1))));
   }
 
   private Edit add() {

@@ -54,11 +54,7 @@ public final class EditSentence implements Edit.Visitor<String> {
 
   @Override
   public String turn(Edit.Turn e) {
-    return of(
-        e,
-        "turned to "
-            + BigDecimal.valueOf(e.angle()).stripTrailingZeros().toPlainString().replace('-', '−')
-            + "°");
+    return of(e, "turned to " + plain(e.angle()) + "°");
   }
 
   @Override
@@ -143,12 +139,13 @@ public final class EditSentence implements Edit.Visitor<String> {
 
   @Override
   public String addition(Addition e) {
-    return "Added " + e.add(ADDED);
+    return "Added " + e.add(new AddedText());
   }
 
   @Override
   public String arrangement(Arrangement e) {
-    return names(e.pieces()) + " " + e.arrange(ARRANGED);
+    String said = e.arrange(ARRANGED);
+    return e.pieces().isEmpty() ? said : names(e.pieces()) + " " + said;
   }
 
   private static final Arrangement.Kinds<String> ARRANGED =
@@ -166,65 +163,36 @@ public final class EditSentence implements Edit.Visitor<String> {
         }
 
         @Override
+        public String stretch(Arrangement.Stretch e) {
+          return "resized as one";
+        }
+
+        @Override
+        public String swing(Arrangement.Swing e) {
+          return "turned as one by " + plain(e.by()) + "°";
+        }
+
+        @Override
+        public String snap(Arrangement.Snap e) {
+          return "moved and hung there";
+        }
+
+        @Override
+        public String paste(Arrangement.Paste e) {
+          return e.copied().size() == 1
+              ? "“" + e.copied().get(0).name() + "” put on from another cover"
+              : e.copied().size() + " pieces put on from another cover";
+        }
+
+        @Override
         public String spread(Arrangement.Spread e) {
           return "spread evenly " + (e.across() ? "across" : "down");
         }
       };
 
-  private static final Addition.Kinds<String> ADDED =
-      new Addition.Kinds<>() {
-        @Override
-        public String words(Addition.AddWords e) {
-          return "words on the "
-              + e.panel().title().toLowerCase(Locale.ROOT)
-              + (e.fact() == null ? "" : ": " + e.fact().title().toLowerCase(Locale.ROOT));
-        }
-
-        @Override
-        public String band(Addition.AddBand e) {
-          return "band";
-        }
-
-        @Override
-        public String shape(Addition.AddShape e) {
-          return e.name().toLowerCase(Locale.ROOT)
-              + " on the "
-              + e.panel().title().toLowerCase(Locale.ROOT);
-        }
-
-        @Override
-        public String frame(Addition.AddFrame e) {
-          return "frame round "
-              + (e.panel() == null
-                  ? "the whole cover"
-                  : "the " + e.panel().title().toLowerCase(Locale.ROOT));
-        }
-
-        @Override
-        public String ornament(Addition.AddOrnament e) {
-          return "ornament " + e.name().toLowerCase(Locale.ROOT);
-        }
-
-        @Override
-        public String pattern(Addition.AddPattern e) {
-          return "pattern on the " + e.panel().title().toLowerCase(Locale.ROOT);
-        }
-
-        @Override
-        public String picture(Addition.AddPicture e) {
-          return "picture " + e.name();
-        }
-
-        @Override
-        public String page(Addition.AddPage e) {
-          return "page " + e.number() + " of " + e.name();
-        }
-
-        @Override
-        public String barcode(Addition.AddBarcode e) {
-          return "barcode";
-        }
-      };
+  private static String plain(double figure) {
+    return BigDecimal.valueOf(figure).stripTrailingZeros().toPlainString().replace('-', '−');
+  }
 
   private String placed(Edit.Place e) {
     List<String> said = new ArrayList<>();

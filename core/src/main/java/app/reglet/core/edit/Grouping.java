@@ -20,8 +20,10 @@ import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Predicate;
 
-/** Makes loose pieces one piece, and a group loose pieces again, each where it lies. */
+/** Makes pieces one piece, and a group its pieces again, each where it lies, at any depth. */
 final class Grouping {
   private Grouping() {}
 
@@ -31,15 +33,56 @@ final class Grouping {
     }
     PrintedSide side = design.sideOf(ids.get(0));
     Composition all = design.side(side);
-    List<Piece> members = all.pieces().stream().filter(p -> ids.contains(p.id())).toList();
-    if (members.size() != ids.size()) {
-      throw new Refusal("Only loose pieces of one side can be grouped: ungroup the others first.");
+    List<Piece> grouped =
+        among(
+                all.pieces(),
+                wrap,
+                siblings ->
+                    siblings.stream().filter(p -> ids.contains(p.id())).count() == ids.size(),
+                (siblings, lines) -> grouped(siblings, lines, ids, design.freeId("group")))
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "Only pieces that lie together can be grouped: all loose on one side, or all in one group."));
+    return design.with(side, all.withPieces(grouped));
+  }
+
+  /** What is done to pieces that lie together, and the lines they hang on. */
+  private interface Way extends BiFunction<List<Piece>, Regions, List<Piece>> {}
+
+  /** Does something among the pieces that are meant, wherever they lie; empty when nowhere. */
+  private static Optional<List<Piece>> among(
+      List<Piece> pieces, Regions lines, Predicate<List<Piece>> meant, Way way) {
+    if (meant.test(pieces)) {
+      return Optional.of(way.apply(pieces, lines));
     }
+    for (int i = 0; i < pieces.size(); i++) {
+      Piece p = pieces.get(i);
+      if (p.content() instanceof Content.Group g) {
+        Box whole = new Box(Length.ZERO, Length.ZERO, g.natural().width(), g.natural().height());
+        Optional<List<Piece>> inside = among(g.pieces(), lines(whole), meant, way);
+        if (inside.isPresent()) {
+          List<Piece> changed = new ArrayList<>(pieces);
+          changed.set(i, p.withContent(g.withPieces(inside.get())));
+          return Optional.of(changed);
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Regions lines(Box whole) {
+    return r -> r.equals(Region.GROUP) ? Optional.of(whole) : Optional.empty();
+  }
+
+  private static List<Piece> grouped(
+      List<Piece> siblings, Regions lines, List<String> ids, String id) {
+    List<Piece> members = siblings.stream().filter(p -> ids.contains(p.id())).toList();
     Box box = null;
     for (Piece p : members) {
       Box one =
           p.anchors()
-              .on(wrap)
+              .on(lines)
               .orElseThrow(
                   () ->
                       new Refusal(
@@ -47,17 +90,16 @@ final class Grouping {
       box = box == null ? one : around(box, one);
     }
     Region region = members.get(0).anchors().across().region();
-    String id = design.freeId("group");
     Piece group =
         new Piece(
             id,
             "Group " + id.substring("group-".length()),
-            Anchors.hung(region, Span.Hold.START, Span.Hold.START, box, wrap),
-            new Content.Group(box.size(), inside(members, box, wrap)));
-    int top = all.pieces().indexOf(members.get(members.size() - 1));
+            Anchors.hung(region, Span.Hold.START, Span.Hold.START, box, lines),
+            new Content.Group(box.size(), inside(members, box, lines)));
+    int top = siblings.indexOf(members.get(members.size() - 1));
     List<Piece> pieces = new ArrayList<>();
-    for (int i = 0; i < all.pieces().size(); i++) {
-      Piece p = all.pieces().get(i);
+    for (int i = 0; i < siblings.size(); i++) {
+      Piece p = siblings.get(i);
       if (!ids.contains(p.id())) {
         pieces.add(p);
       }
@@ -65,16 +107,15 @@ final class Grouping {
         pieces.add(group);
       }
     }
-    return design.with(side, all.withPieces(pieces));
+    return pieces;
   }
 
-  private static List<Piece> inside(List<Piece> members, Box box, Wrap wrap) {
-    Box whole = new Box(Length.ZERO, Length.ZERO, box.width(), box.height());
-    Regions lines = r -> r.equals(Region.GROUP) ? Optional.of(whole) : Optional.empty();
+  private static List<Piece> inside(List<Piece> members, Box box, Regions from) {
+    Regions lines = lines(new Box(Length.ZERO, Length.ZERO, box.width(), box.height()));
     return members.stream()
         .map(
             p -> {
-              Box at = p.anchors().on(wrap).orElseThrow().moved(box.x().negate(), box.y().negate());
+              Box at = p.anchors().on(from).orElseThrow().moved(box.x().negate(), box.y().negate());
               return p.withAnchors(
                   Anchors.hung(Region.GROUP, Span.Hold.START, Span.Hold.START, at, lines));
             })
@@ -95,24 +136,29 @@ final class Grouping {
     }
     PrintedSide side = design.sideOf(group.id());
     Composition all = design.side(side);
-    if (!all.isLoose(group.id())) {
-      throw new Refusal("“" + group.name() + "” is in a group itself: ungroup that one first.");
-    }
-    Scope scope = Scope.of(wrap);
-    Box box = scope.place(group).orElse(wrap.trimmed());
-    Scope in = scope.inside(group, content, box);
-    List<Piece> pieces = new ArrayList<>();
-    for (Piece p : all.pieces()) {
-      if (p.id().equals(group.id())) {
-        content.pieces().forEach(m -> pieces.add(loose(m, in, group, box, wrap)));
-      } else {
-        pieces.add(p);
-      }
-    }
-    return design.with(side, all.withPieces(pieces));
+    List<Piece> ungrouped =
+        among(
+                all.pieces(),
+                wrap,
+                siblings -> siblings.stream().anyMatch(p -> p.id().equals(group.id())),
+                (siblings, lines) -> {
+                  Box box = group.anchors().on(lines).orElse(wrap.trimmed());
+                  Scope in = new Scope(lines, null, null, Turns.NONE).inside(group, content, box);
+                  List<Piece> pieces = new ArrayList<>();
+                  for (Piece p : siblings) {
+                    if (p.id().equals(group.id())) {
+                      content.pieces().forEach(m -> pieces.add(loose(m, in, group, box, lines)));
+                    } else {
+                      pieces.add(p);
+                    }
+                  }
+                  return pieces;
+                })
+            .orElseThrow();
+    return design.with(side, all.withPieces(ungrouped));
   }
 
-  private static Piece loose(Piece member, Scope in, Piece group, Box box, Wrap wrap) {
+  private static Piece loose(Piece member, Scope in, Piece group, Box box, Regions lines) {
     Box upright = in.place(member).orElse(box);
     Turns t = Turns.of(group.placement());
     double right = upright.centreX().toMm() - box.centreX().toMm();
@@ -130,7 +176,7 @@ final class Grouping {
     flip = of.flip().isDown() ? flip.down() : flip;
     double angle = of.angle() + (mirrored ? -1 : 1) * member.placement().angle();
     Region region = group.anchors().across().region();
-    Anchors anchors = Anchors.hung(region, Span.Hold.START, Span.Hold.START, there, wrap);
+    Anchors anchors = Anchors.hung(region, Span.Hold.START, Span.Hold.START, there, lines);
     return scaled(member, in.typeScale()).withPlacement(new Placement(anchors, angle, flip));
   }
 

@@ -8,6 +8,7 @@ import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Scope;
+import app.reglet.core.design.Span;
 import app.reglet.core.design.Turns;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -143,7 +144,26 @@ final class Placing {
     return piece.withAnchors(Anchors.hung(e.region(), e.across(), e.down(), box, scope.regions()));
   }
 
-  private Piece laid(Piece piece, Scope scope, Box box) {
+  /** Moved, and hung from then on what it was laid on; what goes from edge to edge goes on so. */
+  Piece snapped(Piece piece, Arrangement.Snap e) {
+    Piece there = moved(piece, e.right(), e.down());
+    Box box = there.anchors().on(wrap).orElseThrow();
+    Anchors a = there.anchors();
+    return there.withAnchors(
+        new Anchors(
+            e.across().map(h -> hung(a.across(), h, box, true)).orElse(a.across()),
+            e.along().map(h -> hung(a.down(), h, box, false)).orElse(a.down())));
+  }
+
+  private Span hung(Span now, Arrangement.Hanging on, Box box, boolean across) {
+    if (now.hold() == Span.Hold.BOTH || wrap.box(on.region()).isEmpty()) {
+      return now;
+    }
+    Anchors hung = Anchors.hung(on.region(), on.hold(), on.hold(), box, wrap);
+    return across ? hung.across() : hung.down();
+  }
+
+  Piece laid(Piece piece, Scope scope, Box box) {
     if (box.width().isLessThan(DesignLimits.LEAST_PIECE)
         || box.height().isLessThan(DesignLimits.LEAST_PIECE)) {
       throw new Refusal(

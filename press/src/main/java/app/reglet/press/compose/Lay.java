@@ -76,8 +76,7 @@ final class Lay {
       }
     }
     marks.add(
-        new Mark.Group(
-            Artwork.GROUND, offGlue().map(Effects::clipped).orElse(Effects.NONE), all));
+        new Mark.Group(Artwork.GROUND, offGlue().map(Effects::clipped).orElse(Effects.NONE), all));
   }
 
   /** The sheet without the strip that is glued, from its top to its foot; empty without one. */

@@ -42,7 +42,8 @@ import org.apache.xmpbox.schema.XMPBasicSchema;
 import org.apache.xmpbox.xml.XmpSerializer;
 
 /**
- * The press file: a page of the sheet's size, and one for the inside where that is printed, from the same display list as the screen.
+ * The press file: a page of the sheet's size, and one for the inside where that is printed, from
+ * the same display list as the screen.
  *
  * <p>Boxes as {@link PageBoxes} has them. Type stays live with embedded subsets; bars are in black
  * ink only (DeviceCMYK 0 0 0 1); other colours are sRGB. The same artwork, book and time give the
@@ -120,11 +121,7 @@ public final class PressFile {
   }
 
   private static void write(
-      List<Page> pages,
-      Book book,
-      Instant made,
-      OutputStream out,
-      StreamCacheCreateFunction cache)
+      List<Page> pages, Book book, Instant made, OutputStream out, StreamCacheCreateFunction cache)
       throws IOException {
     try (PDDocument document = new PDDocument(cache)) {
       document.setVersion(1.6f);

@@ -44,7 +44,7 @@ public final class BenchSvg {
                 + " "
                 + Svg.number(h + 2 * e),
             "role",
-            "group",
+            "application",
             "aria-label",
             "The sheet, " + artwork.wrap().sheet().print(unit))
         .empty(

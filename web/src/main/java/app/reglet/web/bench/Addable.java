@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.book.Fact;
+import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
@@ -71,7 +72,8 @@ public record Addable(String name, List<Choice> choices) {
   }
 
   private static void words(List<Addable> all, Wrap wrap, PanelKind panel, Fact... facts) {
-    if (wrap.panel(panel).isEmpty()) {
+    boolean inside = wrap.page() == FilePage.INSIDE;
+    if (wrap.panel(panel).isEmpty() || inside && wrap.panel(panel).get().safe().isEmpty()) {
       return;
     }
     List<Choice> choices = new ArrayList<>();
@@ -81,6 +83,6 @@ public record Addable(String name, List<Choice> choices) {
               panel.id() + ":" + (f == null ? "own" : f.id()),
               f == null ? "Words of its own" : f.title()));
     }
-    all.add(new Addable("Words on the " + panel.title().toLowerCase(Locale.ROOT), choices));
+    all.add(new Addable("Words on the " + wrap.nameOf(panel).toLowerCase(Locale.ROOT), choices));
   }
 }

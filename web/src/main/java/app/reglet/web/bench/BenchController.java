@@ -37,6 +37,7 @@ public class BenchController {
   private final Revisions revisions;
   private final BenchPage page;
   private final Placing placing;
+  private final HouseTemplate templates;
   private final Uploads uploads;
 
   public BenchController(
@@ -45,12 +46,14 @@ public class BenchController {
       Revisions revisions,
       BenchPage page,
       Placing placing,
+      HouseTemplate templates,
       Uploads uploads) {
     this.covers = covers;
     this.benching = benching;
     this.revisions = revisions;
     this.page = page;
     this.placing = placing;
+    this.templates = templates;
     this.uploads = uploads;
   }
 
@@ -92,7 +95,7 @@ public class BenchController {
 
   /** The piece that a change leaves in the hand: one it made, else the one it was made of. */
   private static String chosen(Benching.Changed changed, Map<String, String> fields) {
-    if (!List.of("add", "group", "picture", "copy")
+    if (!List.of("add", "group", "picture", "copy", "paste")
         .contains(fields.getOrDefault("edit", "picture"))) {
       String part = fields.getOrDefault("part", "");
       return part.isEmpty() ? fields.getOrDefault("piece", "") : GroundView.PREFIX + part;
@@ -124,9 +127,26 @@ public class BenchController {
     try (Uploads.Upload upload = uploads.take(picture)) {
       planned = placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on)));
     }
-    Benching.Changed changed = benching.edit(id, base, Benching.side(side), planned.change(), viewer);
+    Benching.Changed changed =
+        benching.edit(id, base, Benching.side(side), planned.change(), viewer);
     model.addAttribute("told", planned.told());
     return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
+  }
+
+  /** A house's template, to be laid over the sheet; it is no part of the cover. */
+  @PostMapping("/template")
+  String template(
+      @PathVariable Long id,
+      @RequestParam MultipartFile template,
+      @RequestParam(defaultValue = "outside") String side,
+      Viewer viewer,
+      Model model)
+      throws IOException {
+    Cover cover = benching.of(covers.edition(id), Benching.side(side), viewer);
+    try (Uploads.Upload upload = uploads.take(template)) {
+      model.addAttribute("template", templates.read(upload, cover.sheet(), cover.unit()));
+    }
+    return "leaves :: template";
   }
 
   @PostMapping("/undo")
@@ -139,7 +159,8 @@ public class BenchController {
       Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(benching.undo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
+    return answer(
+        benching.undo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
   }
 
   @PostMapping("/redo")
@@ -152,7 +173,8 @@ public class BenchController {
       Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(benching.redo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
+    return answer(
+        benching.redo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
   }
 
   /**

@@ -5,16 +5,14 @@ import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.Panel;
-import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Artwork;
 import app.reglet.web.titles.Cover;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.TreeSet;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -26,8 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
  * @param sheet width and height
  * @param panels with what is measured from
  * @param pieces from back to front, those in groups too
- * @param x upright lines to snap to
- * @param y level lines to snap to
+ * @param lines to snap to
+ * @param zones areas with a meaning, for what is laid over the art
  * @param notes places of findings, in their order
  * @param least smallest side of a piece
  */
@@ -37,8 +35,8 @@ record BenchModel(
     double[] sheet,
     List<Part> panels,
     List<Held> pieces,
-    double[] x,
-    double[] y,
+    SnapLines lines,
+    List<Area> zones,
     List<Note> notes,
     double least) {
   private static final JsonMapper JSON = new JsonMapper();
@@ -67,6 +65,9 @@ record BenchModel(
       double angle,
       boolean locked) {}
 
+  /** An area of a kind: safe, barcode, hinge, glue. */
+  record Area(String kind, double[] box) {}
+
   /** Where a finding is: x, y, width and height; null when it is nowhere on the sheet. */
   record Note(boolean mend, double[] box, String piece) {}
 
@@ -74,36 +75,26 @@ record BenchModel(
     Wrap wrap = cover.sheet();
     Unit unit = cover.unit();
     Artwork art = cover.art().orElseThrow();
-    TreeSet<Double> x = new TreeSet<>();
-    TreeSet<Double> y = new TreeSet<>();
-    lines(wrap.sheetBox(), x, y);
-    lines(wrap.trimmed(), x, y);
-    wrap.box(Region.BARCODE).ifPresent(b -> lines(b, x, y));
+    List<Area> zones = new ArrayList<>();
+    for (Zone z : wrap.zones()) {
+      zones.add(new Area(z.kind().name().toLowerCase(Locale.ROOT), box(z.box())));
+    }
     List<Part> panels = new ArrayList<>();
     for (Panel p : wrap.panels()) {
       if (!p.kind().isHinge()) {
-        lines(p.trim(), x, y);
-        x.add(p.trim().centreX().toMm());
-        if (!p.safe().isEmpty()) {
-          lines(p.safe(), x, y);
-        }
         panels.add(
             new Part(p.kind().id(), p.kind().title().toLowerCase(Locale.ROOT), box(p.trim())));
       }
     }
     panels.add(new Part("", "trimmed cover", box(wrap.trimmed())));
-    y.add(wrap.trimmed().centreY().toMm());
-    for (Fold f : wrap.folds()) {
-      x.add(f.x().toMm());
-    }
     return new BenchModel(
         cover.edition().getRevision(),
         new Shown(unit.symbol(), mm(unit), Math.min(3, unit.decimals())),
         new double[] {wrap.sheet().width().toMm(), wrap.sheet().height().toMm()},
         panels,
         art.placed().stream().map(p -> held(p, cover)).toList(),
-        array(x),
-        array(y),
+        SnapLines.of(wrap),
+        zones,
         cover.findings().stream().map(BenchModel::note).toList(),
         DesignLimits.LEAST_PIECE.toMm());
   }
@@ -137,19 +128,8 @@ record BenchModel(
         f.mustMend(), f.place().map(BenchModel::box).orElse(null), f.piece().orElse(""));
   }
 
-  private static void lines(Box b, TreeSet<Double> x, TreeSet<Double> y) {
-    x.add(b.left().toMm());
-    x.add(b.right().toMm());
-    y.add(b.top().toMm());
-    y.add(b.bottom().toMm());
-  }
-
   private static double[] box(Box b) {
     return rounded(b.left().toMm(), b.top().toMm(), b.width().toMm(), b.height().toMm());
-  }
-
-  private static double[] array(TreeSet<Double> values) {
-    return values.stream().mapToDouble(Double::doubleValue).toArray();
   }
 
   /** As JSON that may stand in a page. */

@@ -1,7 +1,10 @@
 package app.reglet.web.bench;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.edit.Arrangement;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.EditSentence;
@@ -13,6 +16,7 @@ import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -76,12 +80,34 @@ public class Benching {
   /** A change as a form or a script sent it. */
   @Transactional
   public Changed edit(Long id, int base, Map<String, String> fields, Viewer viewer) {
+    if ("paste".equals(fields.get("edit"))) {
+      return edit(id, base, side(fields.get("side")), pasting(id, fields, viewer), viewer);
+    }
     return edit(
         id,
         base,
         side(fields.get("side")),
         cover -> EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), stock),
         viewer);
+  }
+
+  /** Pieces that were copied, on this cover or another: put beside themselves, or here. */
+  private Function<Cover, Edit> pasting(Long id, Map<String, String> fields, Viewer viewer) {
+    List<String> ids = List.of(fields.getOrDefault("piece", "").split(","));
+    Long from;
+    try {
+      from = Long.valueOf(fields.getOrDefault("from", ""));
+    } catch (NumberFormatException e) {
+      throw new Refusal("What was copied names no cover: copy it again.");
+    }
+    PrintedSide fromSide = side(fields.get("fromSide"));
+    if (from.equals(id) && fromSide == side(fields.get("side"))) {
+      return cover -> new Arrangement.Copy(ids, Optional.empty(), false);
+    }
+    Design source = covers.of(from, viewer).design();
+    List<Piece> copied =
+        source.side(fromSide).pieces().stream().filter(p -> ids.contains(p.id())).toList();
+    return cover -> new Arrangement.Paste(copied, source.palette());
   }
 
   /** A change that is made of the cover as it is. */

@@ -49,7 +49,7 @@ public record Parts(String name, List<Entry> pieces) {
   static List<Parts> of(List<Piece> pieces, Wrap wrap) {
     List<Parts> parts = new ArrayList<>();
     for (PanelKind kind : ORDER) {
-      add(parts, kind.title(), pieces, wrap, kind);
+      add(parts, wrap.nameOf(kind), pieces, wrap, kind);
     }
     add(parts, "Whole cover", pieces, wrap, null);
     return parts;

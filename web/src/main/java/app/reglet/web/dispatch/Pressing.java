@@ -77,11 +77,7 @@ class Pressing {
   private void write(Cover cover, Wrap page, Path file) {
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
       PressFile.write(
-          pages(cover, page),
-          cover.book(),
-          revisions.made(cover.edition()),
-          out,
-          data.uploads());
+          pages(cover, page), cover.book(), revisions.made(cover.edition()), out, data.uploads());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

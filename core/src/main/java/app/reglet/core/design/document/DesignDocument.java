@@ -95,8 +95,10 @@ public final class DesignDocument {
         });
     return new Design(
         palette,
-        in.partIfAny(PrintedSide.OUTSIDE.id(), DesignDocument::side).orElse(PrintedSide.OUTSIDE.untouched()),
-        in.partIfAny(PrintedSide.INSIDE.id(), DesignDocument::side).orElse(PrintedSide.INSIDE.untouched()));
+        in.partIfAny(PrintedSide.OUTSIDE.id(), DesignDocument::side)
+            .orElse(PrintedSide.OUTSIDE.untouched()),
+        in.partIfAny(PrintedSide.INSIDE.id(), DesignDocument::side)
+            .orElse(PrintedSide.INSIDE.untouched()));
   }
 
   private static Composition side(Fields in) {
