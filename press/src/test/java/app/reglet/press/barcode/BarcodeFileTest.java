@@ -240,4 +240,41 @@ public class BarcodeFileTest {
         .containsExactly("Barcode (" + theirs.house().name() + " prints its own)");
     assertThat(bars(file(art))).isEmpty();
   }
+
+  /**
+   * The digits stand under their own bars: the first left of the guard, six under each half, those
+   * of the add-on over it (GS1 General Specifications, 5.2.1 and 5.2.6, from memory).
+   */
+  @Test
+  public void digitsStandUnderTheBarsThatTheyAre() {
+    double x = 0.33 * 1.2; // a module at 120 %
+    IsbnBarcode code = IsbnBarcode.of(Specimen.BOOK.isbn().orElseThrow(), "51499", true, 1.2);
+    List<IsbnBarcode.Digits> digits = code.digits();
+    String isbn = Specimen.BOOK.isbn().orElseThrow().digits();
+    assertThat(digits)
+        .extracting(IsbnBarcode.Digits::text)
+        .containsExactly(isbn.substring(0, 1), isbn.substring(1, 7), isbn.substring(7), "51499");
+    assertThat(digits.get(0).x()).isGreaterThanOrEqualTo(0);
+    double[][] room = {{0, 11}, {11 + 3, 11 + 45}, {11 + 50, 11 + 92}, {115, 115 + 47}};
+    for (int i = 0; i < room.length; i++) {
+      IsbnBarcode.Digits d = digits.get(i);
+      assertThat(d.x()).as(d.text()).isBetween(room[i][0] * x - 1e-6, room[i][1] * x);
+      assertThat(d.x() + d.width()).as(d.text()).isBetween(0.0, room[i][1] * x + 1e-6);
+      assertThat(d.width()).as(d.text()).isGreaterThan((room[i][1] - room[i][0]) * x * 0.5);
+    }
+    // the foot of the plain bars, and of the add-on's digits its top
+    double foot = code.bars().stream().mapToDouble(b -> b.y() + b.height()).min().orElseThrow();
+    for (IsbnBarcode.Digits d : digits.subList(0, 3)) {
+      assertThat(d.baseline()).isEqualTo(code.height());
+      assertThat(d.baseline() - d.height()).isGreaterThanOrEqualTo(foot);
+    }
+    IsbnBarcode.Bar last = code.bars().get(code.bars().size() - 1);
+    assertThat(digits.get(3).baseline()).isLessThan(last.y());
+    assertThat(digits.get(3).baseline() - digits.get(3).height())
+        .isGreaterThanOrEqualTo(code.line().baseline());
+    assertThat(code.line().text()).startsWith("ISBN 978-");
+    assertThat(code.line().x()).isCloseTo(11 * x, within(1e-9));
+    assertThat(code.line().width()).isCloseTo(95 * x, within(1e-9));
+    assertThat(code.line().baseline()).isLessThan(code.bars().get(0).y());
+  }
 }

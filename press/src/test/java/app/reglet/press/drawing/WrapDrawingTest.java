@@ -419,4 +419,46 @@ public class WrapDrawingTest {
     }
     return false;
   }
+
+  /** Each panel has its name and size where it is, once: level in its safe zone, else upright. */
+  @Test
+  public void templatesNameEveryPanelInItself() {
+    for (Wrap wrap : Everywhere.wraps(120, 400)) {
+      for (Wrap page : FilePages.of(wrap)) {
+        List<Mark.Label> names =
+            Template.marks(page, Unit.MM).stream()
+                .filter(g -> g.name().equals("names"))
+                .flatMap(g -> g.marks().stream())
+                .map(Mark.Label.class::cast)
+                .toList();
+        var panels = page.panels().stream().filter(p -> !p.kind().isHinge()).toList();
+        assertThat(names).as(Everywhere.named(page)).hasSameSizeAs(panels);
+        for (int i = 0; i < names.size(); i++) {
+          Mark.Label name = names.get(i);
+          Rect trim = Rect.of(panels.get(i).trim());
+          assertThat(name.text())
+              .isEqualTo(
+                  page.nameOf(panels.get(i).kind())
+                      + "  "
+                      + panels.get(i).trim().size().brief(Unit.MM));
+          boolean level = name.angle() == 0;
+          double wide = name.text().length() * name.size() * 0.6;
+          Rect safe = panels.get(i).safe().isEmpty() ? trim : Rect.of(panels.get(i).safe());
+          assertThat(level).isEqualTo(safe.width() > wide);
+          if (level) {
+            assertThat(name.x()).isBetween(safe.x(), safe.x() + name.size());
+            assertThat(name.y() - name.size()).isBetween(safe.y(), safe.y() + name.size());
+            assertThat(name.anchor()).isEqualTo(Mark.Label.Anchor.START);
+          } else {
+            // turned so that it runs upwards, its end at the head of the panel
+            assertThat(name.angle()).isEqualTo(-90);
+            assertThat(name.anchor()).isEqualTo(Mark.Label.Anchor.END);
+            assertThat(name.x())
+                .isBetween(trim.x() + trim.width() / 2 - name.size(), trim.x() + trim.width() / 2);
+            assertThat(name.y()).isBetween(safe.y(), safe.y() + name.size());
+          }
+        }
+      }
+    }
+  }
 }
