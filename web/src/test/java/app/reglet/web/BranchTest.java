@@ -66,4 +66,53 @@ public class BranchTest {
     does("/redo");
     assertThat(base).as("redo of all").isEqualTo("3");
   }
+
+  @Test
+  public void aRevisionIsKeptUnderANameComparedAndGoneBackTo() throws IOException {
+    String id =
+        web.post("/titles", java.util.List.of(Map.entry("title", "Versions")), false)
+            .location()
+            .replaceAll(".*/editions/(\\d+)/.*", "$1");
+    web.post(
+        "/editions/" + id + "/docket",
+        Map.of(
+            "version",
+            web.get("/editions/" + id + "/docket").find("name=\"version\" value=\"([\\d.]+)\""),
+            "title",
+            "Versions",
+            "trim",
+            "6 x 9 in",
+            "pages",
+            "320"));
+    bench = "/editions/" + id + "/bench";
+    base = web.get(bench).find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    does("/edits", "layout", "ledger"); // 1
+    String at = "/editions/" + id;
+    Answer nameless = web.post(at + "/versions", Map.of("number", "1", "name", "  "));
+    assertThat(nameless.status()).isEqualTo(400);
+    assertThat(nameless.body()).contains("A version needs a name");
+    assertThat(web.post(at + "/versions", Map.of("number", "9", "name", "none")).status())
+        .isEqualTo(404);
+    web.post(at + "/versions", Map.of("number", "1", "name", "To <the> printer", "note", "proof"));
+    does("/edits", "layout", "tidemark"); // 2
+    Answer history = web.get(at + "/history");
+    assertThat(history.body()).contains("To &lt;the&gt; printer").contains("proof");
+    assertThat(web.get(at + "/revisions/1/sheet").status()).isEqualTo(200);
+    Answer compared = web.get(at + "/compare?first=1&second=2");
+    assertThat(compared.body())
+        .contains("“Band” was put on")
+        .contains("“Title” ")
+        .contains("To &lt;the&gt; printer, revision 1");
+    assertThat(web.get(at + "/compare?first=2&second=2").body()).contains("They are the same.");
+    assertThat(web.get(at + "/compare?first=7&second=2").status()).isEqualTo(404);
+    // a stale window does not go back over what another did
+    assertThat(web.post(at + "/versions/back", Map.of("base", "1", "number", "1")).status())
+        .isEqualTo(409);
+    web.post(at + "/versions/back", Map.of("base", "2", "number", "1"));
+    Answer back = web.get(bench);
+    base = back.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    assertThat(base).isEqualTo("3");
+    assertThat(hasBand(back)).isFalse();
+    assertThat(hasBand(does("/undo"))).isTrue();
+  }
 }

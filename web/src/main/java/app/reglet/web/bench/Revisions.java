@@ -73,6 +73,19 @@ public class Revisions {
     }
   }
 
+  /**
+   * The design of a revision.
+   *
+   * @throws Gone when there is none such
+   */
+  public Design at(EditionEntity edition, int number) {
+    return number == 0
+        ? Design.EMPTY
+        : rows.findByEditionIdAndNumber(edition.getId(), number)
+            .map(RevisionEntity::design)
+            .orElseThrow(() -> new Gone("This cover has no revision " + number + "."));
+  }
+
   /** The newest changes of an edition, without their designs, the newest first. */
   public List<Change> changes(Long editionId) {
     return rows.changes(editionId, Limit.of(MOST_CHANGES));

@@ -58,6 +58,14 @@ public class Fronts {
         key(cover.edition()) + " sheet", k -> picture(cover, sheet, SHEET_WIDTH));
   }
 
+  /** The whole sheet with the design of a revision on it. */
+  public byte[] sheet(Cover cover, int revision) {
+    Box sheet = cover.sheet().sheetBox();
+    return kept.computeIfAbsent(
+        facts(cover.edition()) + "." + revision + " sheet",
+        k -> picture(cover, sheet, SHEET_WIDTH));
+  }
+
   private static byte[] picture(Cover cover, Box part, int width) {
     try {
       return ScreenPicture.jpeg(
