@@ -81,7 +81,7 @@ public record Golden(String name, Wrap wrap) {
 
   /** The cover, composed. */
   public Artwork artwork() {
-    return new Composer(Specimen.TYPEFACES).compose(design(), wrap, book(), new GoldenFiles());
+    return new Composer(Specimen.TYPEFACES).compose(design(), wrap, book(), GoldenFiles.ALL);
   }
 
   public Book book() {

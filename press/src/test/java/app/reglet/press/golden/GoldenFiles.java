@@ -12,11 +12,19 @@ import app.reglet.press.vector.SvgReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** What people brought to golden covers: drawings of {@code svg/}, and a page of a PDF. */
 final class GoldenFiles implements Pictures {
+  static final GoldenFiles ALL = new GoldenFiles();
+
   private static final int SCREEN = 400;
+
+  private final Map<String, PageOfFile> pages = new ConcurrentHashMap<>();
+
+  private GoldenFiles() {}
 
   @Override
   public Optional<Picture> find(String sha) {
@@ -34,10 +42,14 @@ final class GoldenFiles implements Pictures {
 
   @Override
   public Optional<PageOfFile> page(String id, int number) {
+    return Optional.of(pages.computeIfAbsent(id + number, k -> made(id, number)));
+  }
+
+  private static PageOfFile made(String id, int number) {
     try {
       FileBytes file = FileBytes.of(PlacedPageTest.source(90, true));
       PdfPage about = PdfPage.shown(file, number, SCREEN, Budget.forFile(file.length())).page();
-      return Optional.of(new PageOfFile(new PlacedPage(id, file, number - 1), about));
+      return new PageOfFile(new PlacedPage(id, file, number - 1), about);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -10,12 +10,10 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
-import app.reglet.press.picture.Picture;
 import app.reglet.press.svg.ArtworkSvg;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -28,13 +26,9 @@ public class NearTest {
     return Golden.all().stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
   }
 
-  private static Optional<Picture> picture(String sha) {
-    return Optional.of(GoldenPictures.get(sha));
-  }
-
   private static Artwork near(Golden g, Design design, Wrap wrap, Book book, Artwork before) {
-    Artwork near = COMPOSER.compose(design, wrap, book, NearTest::picture, before);
-    Artwork fresh = COMPOSER.compose(design, wrap, book, NearTest::picture);
+    Artwork near = COMPOSER.compose(design, wrap, book, GoldenFiles.ALL, before);
+    Artwork fresh = COMPOSER.compose(design, wrap, book, GoldenFiles.ALL);
     assertThat(ArtworkSvg.document(near, Golden.ADDRESSES))
         .as(g.name())
         .isEqualTo(ArtworkSvg.document(fresh, Golden.ADDRESSES));

@@ -28,10 +28,13 @@ import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.MeasureLine;
 import java.io.IOException;
+import java.net.URI;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,16 +50,23 @@ import org.springframework.web.multipart.MultipartFile;
 public class DocketController {
   private final Covers covers;
   private final DocketService docket;
+  private final FactsChanges facts;
   private final Houses houses;
   private final ReadingRoom reading;
   private final Uploads uploads;
 
   public DocketController(
-      Covers covers, DocketService docket, Houses houses, ReadingRoom reading, Uploads uploads) {
+      Covers covers,
+      DocketService docket,
+      FactsChanges facts,
+      Houses houses,
+      ReadingRoom reading,
+      Uploads uploads) {
     this.reading = reading;
     this.uploads = uploads;
     this.covers = covers;
     this.docket = docket;
+    this.facts = facts;
     this.houses = houses;
   }
 
@@ -103,6 +113,35 @@ public class DocketController {
     }
   }
 
+  /** Takes a change of the facts back. */
+  @PostMapping("/editions/{id}/docket/undo")
+  ResponseEntity<Void> undo(
+      @PathVariable Long id,
+      @RequestParam String version,
+      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    facts.walk(id, version, true);
+    return anew(id, htmx);
+  }
+
+  /** Does a change of the facts again. */
+  @PostMapping("/editions/{id}/docket/redo")
+  ResponseEntity<Void> redo(
+      @PathVariable Long id,
+      @RequestParam String version,
+      @RequestHeader(name = "HX-Request", required = false) String htmx) {
+    facts.walk(id, version, false);
+    return anew(id, htmx);
+  }
+
+  /** Every field may be another: the page is loaded anew. */
+  private static ResponseEntity<Void> anew(Long id, String htmx) {
+    return htmx == null
+        ? ResponseEntity.status(HttpStatus.SEE_OTHER)
+            .location(URI.create("/editions/" + id + "/docket"))
+            .build()
+        : ResponseEntity.ok().header("HX-Refresh", "true").build();
+  }
+
   @PostMapping("/editions/{id}/docket/remedy")
   String remedy(
       @PathVariable Long id, @RequestParam String code, @RequestParam int choice, Viewer viewer) {
@@ -118,7 +157,7 @@ public class DocketController {
                 () ->
                     new Refusal(
                         "This finding is no longer there: the docket has changed since. Reload the page."));
-    docket.apply(id, remedy);
+    facts.apply(id, remedy);
     return "redirect:/editions/" + id + "/docket";
   }
 
@@ -153,13 +192,13 @@ public class DocketController {
 
   @PostMapping("/editions/{id}/docket/pages")
   String usePages(@PathVariable Long id, @RequestParam int pages) {
-    docket.useFinalPages(id, pages);
+    facts.useFinalPages(id, pages);
     return "redirect:/editions/" + id + "/docket";
   }
 
   @PostMapping("/editions/{id}/docket/newer-sheet")
   String newerSheet(@PathVariable Long id) {
-    docket.useNewerSheet(id);
+    facts.useNewerSheet(id);
     return "redirect:/editions/" + id + "/docket";
   }
 
@@ -175,6 +214,8 @@ public class DocketController {
     model.addAttribute("place", "docket");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("version", DocketService.version(e));
+    model.addAttribute("undoable", facts.undoable(e.getId()).orElse(null));
+    model.addAttribute("redoable", facts.redoable(e.getId()).orElse(null));
     model.addAttribute("houses", houses.all());
     model.addAttribute("turns", PageTurn.values());
     model.addAttribute("problems", problems);

@@ -2,17 +2,11 @@ package app.reglet.web.docket;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Isbn;
-import app.reglet.core.check.Remedy;
-import app.reglet.core.design.Design;
-import app.reglet.core.edit.Scaling;
 import app.reglet.core.facts.FactsReader;
-import app.reglet.core.facts.PageCount;
 import app.reglet.core.facts.ReadFacts;
 import app.reglet.core.facts.TypedFacts;
-import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
@@ -40,11 +34,18 @@ public class DocketService {
   private final Editions editions;
   private final Houses houses;
   private final Covers covers;
-  private final Revisions revisions;
+  private final Rescaling rescaling;
+  private final FactsHistory history;
 
-  public DocketService(
-      Books books, Editions editions, Houses houses, Covers covers, Revisions revisions) {
-    this.revisions = revisions;
+  DocketService(
+      Books books,
+      Editions editions,
+      Houses houses,
+      Covers covers,
+      Rescaling rescaling,
+      FactsHistory history) {
+    this.history = history;
+    this.rescaling = rescaling;
     this.books = books;
     this.editions = editions;
     this.houses = houses;
@@ -71,6 +72,7 @@ public class DocketService {
           "This docket was changed in another window. Nothing was overwritten, and what you typed is still on this page: "
               + "note what differs, reload, and make the change again.");
     }
+    Map<String, String> was = history.state(edition);
     Map<String, String> problems = new LinkedHashMap<>();
     tooLong(form, problems);
     words(edition.getBook(), form, problems);
@@ -80,6 +82,7 @@ public class DocketService {
     facts(edition, form, unit, problems);
     books.saveAndFlush(edition.getBook());
     editions.saveAndFlush(edition);
+    history.record(edition, was);
     return problems;
   }
 
@@ -121,16 +124,8 @@ public class DocketService {
 
   /** On a cover that is measured in pixels, what is on it goes with its size. */
   private void resize(EditionEntity edition, Size before, ReadFacts read) {
-    if (!read.binding().isInPixels()
-        || read.trim() == null
-        || read.trim().equals(before)
-        || edition.getRevision() == 0) {
-      return;
-    }
-    Design design = revisions.current(edition);
-    Design scaled = Scaling.of(design, before, read.trim());
-    if (!scaled.equals(design)) {
-      revisions.add(edition, scaled, "Scaled to " + read.trim().print(Unit.PX));
+    if (read.binding().isInPixels() && read.trim() != null) {
+      rescaling.of(edition, before, read.trim());
     }
   }
 
@@ -234,49 +229,5 @@ public class DocketService {
       book.setIsbn(form.isbn(), null);
       problems.put("isbn", r.getMessage());
     }
-  }
-
-  /** Carries a remedy of the docket out. */
-  @Transactional
-  public void apply(Long id, Remedy.OfFacts remedy) {
-    EditionEntity edition =
-        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
-    remedy.accept(new MendingFacts(edition));
-    editions.saveAndFlush(edition);
-  }
-
-  /** Takes the page count of the finished inside: nothing about it is provisional any more. */
-  @Transactional
-  public void useFinalPages(Long id, int pages) {
-    usePages(id, pages).setSpread("", 0);
-  }
-
-  /** Takes a page count; how far it may still go stays, unless it would go below a page. */
-  @Transactional
-  public EditionEntity usePages(Long id, int pages) {
-    EditionEntity edition =
-        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
-    edition.setPages(String.valueOf(pages), PageCount.parse(String.valueOf(pages)));
-    if (edition.getSpread() >= pages) {
-      edition.setSpread("", 0);
-    }
-    return editions.save(edition);
-  }
-
-  /** Measures an edition by the version of its house's sheet that is in force. */
-  @Transactional
-  public void useNewerSheet(Long id) {
-    EditionEntity edition =
-        editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
-    edition.setHouse(edition.getHouseId(), houses.version(edition.getHouseId()));
-    RuleSheet house = covers.sheet(edition);
-    edition.setChoices(
-        house.bindings().containsKey(edition.getBinding())
-            ? edition.getBinding()
-            : house.bindings().keySet().stream().sorted().findFirst().orElseThrow(),
-        FactsReader.listed(house.stocks(), edition.getStock()),
-        FactsReader.listed(house.inks(), edition.getInk()),
-        edition.getTurn());
-    editions.saveAndFlush(edition);
   }
 }

@@ -13,7 +13,7 @@ import app.reglet.press.drawing.WrapDrawing;
 import app.reglet.press.svg.CurveSvg;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.SpineType;
-import app.reglet.web.docket.DocketService;
+import app.reglet.web.docket.FactsChanges;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -33,9 +33,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/editions/{id}/what-if")
 public class WhatIfController {
   private final Covers covers;
-  private final DocketService docket;
+  private final FactsChanges docket;
 
-  public WhatIfController(Covers covers, DocketService docket) {
+  public WhatIfController(Covers covers, FactsChanges docket) {
     this.covers = covers;
     this.docket = docket;
   }
