@@ -47,6 +47,8 @@ public class Screenshots {
     page.getByText("Throw away").click();
     shot("bench", "/editions/1/bench");
     shot("bench-piece", "/editions/2/bench?chosen=title");
+    shot("bench-workbook", "/editions/7/bench?chosen=group-1");
+    shot("bench-inside", "/editions/8/bench?side=inside");
     page.navigate("/editions/1/dispatch");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make press file")).click();
     page.locator("#download").waitFor();
@@ -77,7 +79,16 @@ public class Screenshots {
       page.navigate(reglet.address() + "/editions/1/bench");
       page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ledger")).click();
       Live.settled(page);
+      page.navigate(reglet.address() + "/editions/1/history");
+      page.locator("#version-name").fill("Before the band");
+      page.locator("#version-note").fill("The first proof was made of this one.");
+      page.locator(".name-version button").click();
+      page.navigate(reglet.address() + "/editions/1/bench");
+      page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Axis")).click();
+      Live.settled(page);
       shot("history", reglet.address() + "/editions/1/history");
+      page.getByText("Set beside what is now").click();
+      shot("versions");
     }
   }
 }

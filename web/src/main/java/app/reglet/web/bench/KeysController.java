@@ -15,7 +15,7 @@ public class KeysController {
   /** Keys that belong together. */
   public record Group(String name, String when, List<Key> keys) {}
 
-  /** What {@code js/bench/keys.js} does; a test presses every one. */
+  /** What {@code js/bench/keys.js} does. */
   static final List<Group> GROUPS =
       List.of(
           new Group(

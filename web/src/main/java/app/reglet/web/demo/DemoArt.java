@@ -54,6 +54,38 @@ final class DemoArt {
     }
   }
 
+  /** The mark of Sedge & Samphire: a ring with a stalk in it, clear between. */
+  static byte[] mark(int size) {
+    BufferedImage image = new BufferedImage(size, size, BufferedImage.TYPE_INT_ARGB);
+    Graphics2D g = image.createGraphics();
+    g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    g.setColor(new Color(0x2b2f25));
+    float line = size * 0.035f;
+    g.setStroke(new BasicStroke(line));
+    g.draw(new Ellipse2D.Double(line, line, size - 2 * line, size - 2 * line));
+    g.setStroke(new BasicStroke(size * 0.05f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
+    for (int i = -2; i <= 2; i++) {
+      Path2D stalk = new Path2D.Double();
+      stalk.moveTo(size * 0.5, size * 0.82);
+      stalk.curveTo(
+          size * 0.5,
+          size * 0.55,
+          size * (0.5 + i * 0.06),
+          size * 0.45,
+          size * (0.5 + i * 0.13),
+          size * (0.2 + Math.abs(i) * 0.07));
+      g.draw(stalk);
+    }
+    g.setColor(new Color(0x2b, 0x2f, 0x25, 90));
+    g.fill(new Ellipse2D.Double(size * 0.24, size * 0.76, size * 0.52, size * 0.1));
+    g.dispose();
+    try {
+      return ScreenPicture.png(image);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   private static void hills(Graphics2D g, int w, double horizon, int h, Random random) {
     g.setColor(new Color(0x3a4a4e));
     Path2D land = new Path2D.Double();

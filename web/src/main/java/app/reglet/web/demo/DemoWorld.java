@@ -16,13 +16,10 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.picture.Picture;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
-import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Books;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -35,13 +32,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @ConditionalOnProperty("reglet.demo")
 public class DemoWorld {
-  private static final String IMPRINT = "Sedge & Samphire";
+  static final String IMPRINT = "Sedge & Samphire";
 
   private final Books books;
   private final Editions editions;
   private final Houses houses;
   private final Revisions revisions;
-  private final PictureStore pictures;
+  private final DemoShelf shelf;
+  private final ComposedBooks composed;
   private final Clock clock;
 
   public DemoWorld(
@@ -49,13 +47,15 @@ public class DemoWorld {
       Editions editions,
       Houses houses,
       Revisions revisions,
-      PictureStore pictures,
+      DemoShelf shelf,
+      ComposedBooks composed,
       Clock clock) {
     this.books = books;
     this.editions = editions;
     this.houses = houses;
     this.revisions = revisions;
-    this.pictures = pictures;
+    this.shelf = shelf;
+    this.composed = composed;
     this.clock = clock;
   }
 
@@ -71,6 +71,7 @@ public class DemoWorld {
     cookbook();
     fieldGuide();
     rightToLeft();
+    composed.putIn();
   }
 
   /** A novel at the house that counts in inches. */
@@ -89,8 +90,8 @@ public class DemoWorld {
         “Exact as a tide table, and as pitiless.” – The Hythe Lantern""",
         "£12.99");
     book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
-    EditionEntity edition = edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
-    Picture art = own(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
+    EditionEntity edition = shelf.edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
+    Picture art = shelf.own(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
     compose(
         edition,
         StartingLayout.TIDEMARK,
@@ -111,7 +112,7 @@ public class DemoWorld {
         Each knot is drawn three times: as it is begun, as it is drawn up, and as it looks at dusk with cold hands.""",
         "£9.50");
     book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
-    EditionEntity edition = edition(book, "osier-row", "A5", 171, "offset-100");
+    EditionEntity edition = shelf.edition(book, "osier-row", "A5", 171, "offset-100");
     compose(edition, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0x1f4a4d)));
   }
 
@@ -126,7 +127,7 @@ public class DemoWorld {
         "Eleven poems, one for each tide of a week without a boat.",
         "£5.00");
     compose(
-        edition(
+        shelf.edition(
             book,
             "whimbrel-digital",
             Specification.of(
@@ -154,7 +155,7 @@ public class DemoWorld {
         What the sea leaves, what the garden allows, and what keeps until the ferry comes.""",
         "£24.00");
     EditionEntity edition =
-        edition(
+        shelf.edition(
             book,
             "dunlin-casebinders",
             Specification.of(
@@ -183,7 +184,7 @@ public class DemoWorld {
         With tables of the hours at which each may be mistaken for another.""",
         "£19.50");
     compose(
-        edition(
+        shelf.edition(
             book,
             "dunlin-casebinders",
             Specification.of(
@@ -208,7 +209,7 @@ public class DemoWorld {
         "Written home along the salt road in a hand that runs the other way, and bound as they were read.",
         "£13.50");
     compose(
-        edition(
+        shelf.edition(
             book,
             "osier-row",
             Specification.of(
@@ -221,29 +222,6 @@ public class DemoWorld {
                 .withInsidePrinted(true)),
         StartingLayout.AXIS,
         Ground.plain(new Colour.Rgb(0x3d3550)));
-  }
-
-  private Picture own(byte[] file, String name) {
-    try {
-      return pictures.addOwn(file, name);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private EditionEntity edition(
-      BookEntity book, String house, String trim, int pages, String stock) {
-    return edition(
-        book,
-        house,
-        Specification.of(
-            Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR));
-  }
-
-  private EditionEntity edition(BookEntity book, String house, Specification spec) {
-    BookEntity saved = books.save(book);
-    return editions.save(
-        new EditionEntity(saved, house, houses.version(house), spec, clock.instant()));
   }
 
   private void compose(EditionEntity edition, StartingLayout layout, Ground ground) {

@@ -179,7 +179,7 @@ public final class CoversHarness {
   }
 
   /** From letting go of a dragged piece to the frame that shows the answer. */
-  private void screen(String address, int count) {
+  private void screen(String address, int count) throws IOException {
     try (Playwright playwright =
         Playwright.create(
             new Playwright.CreateOptions()
@@ -230,6 +230,9 @@ public final class CoversHarness {
           ms.get(ms.size() / 2),
           ms.get(ms.size() - 1),
           ms.size());
+      if (oneAddress) {
+        FramesHarness.measure(page, address, edition);
+      }
       browser.close();
     }
   }

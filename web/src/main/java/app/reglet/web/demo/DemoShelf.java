@@ -1,0 +1,80 @@
+package app.reglet.web.demo;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.design.Design;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.picture.Picture;
+import app.reglet.web.bench.Revisions;
+import app.reglet.web.houses.Houses;
+import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.titles.BookEntity;
+import app.reglet.web.titles.Books;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import org.springframework.stereotype.Component;
+
+/** Puts the demo's books, editions, pictures and designs where everything else finds them. */
+@Component
+class DemoShelf {
+  private final Books books;
+  private final Editions editions;
+  private final Houses houses;
+  private final Revisions revisions;
+  private final PictureStore pictures;
+  private final Clock clock;
+
+  DemoShelf(
+      Books books,
+      Editions editions,
+      Houses houses,
+      Revisions revisions,
+      PictureStore pictures,
+      Clock clock) {
+    this.books = books;
+    this.editions = editions;
+    this.houses = houses;
+    this.revisions = revisions;
+    this.pictures = pictures;
+    this.clock = clock;
+  }
+
+  Wrap wrap(EditionEntity edition) {
+    return Measuring.measure(
+        edition.specification().orElseThrow(),
+        houses.get(edition.getHouseId(), edition.getHouseVersion()));
+  }
+
+  void keep(EditionEntity edition, Design design) {
+    revisions.save(edition.getId(), 0, design, "Composed");
+  }
+
+  Picture own(byte[] file, String name) {
+    try {
+      return pictures.addOwn(file, name);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  EditionEntity edition(BookEntity book, String house, String trim, int pages, String stock) {
+    return edition(
+        book,
+        house,
+        Specification.of(
+            Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR));
+  }
+
+  EditionEntity edition(BookEntity book, String house, Specification spec) {
+    BookEntity saved = books.save(book);
+    return editions.save(
+        new EditionEntity(saved, house, houses.version(house), spec, clock.instant()));
+  }
+}
