@@ -1,123 +1,42 @@
 package app.reglet.press.vector;
 
-import app.reglet.core.Refusal;
-import app.reglet.press.ornament.Ornament;
-import app.reglet.press.ornament.Tint;
-import app.reglet.press.reading.Budget;
 import com.github.weisj.jsvg.renderer.output.Output;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Image;
-import java.awt.LinearGradientPaint;
-import java.awt.MultipleGradientPaint;
 import java.awt.Paint;
-import java.awt.RadialGradientPaint;
 import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.Stroke;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
-import java.awt.geom.PathIterator;
-import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.ImageObserver;
-import java.util.ArrayDeque;
-import java.util.ArrayList;
-import java.util.Deque;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 
 /** Writes down what an SVG draws: areas and what they are filled with. Lines become areas. */
 final class Recorder implements Output {
-  private static final int MOST_POINTS = 200_000;
-  private static final int MOST_PARTS = 5_000;
-
-  /** What all of its children write into. */
-  private static final class Sheet {
-    final Map<Integer, Integer> inks = new LinkedHashMap<>();
-    final Map<String, Integer> lost;
-    final Budget budget;
-    final Deque<Layer> open = new ArrayDeque<>(List.of(new Layer(1)));
-    int points;
-    int areas;
-
-    Sheet(Map<String, Integer> lost, Budget budget) {
-      this.lost = lost;
-      this.budget = budget;
-    }
-
-    void open(double opacity) {
-      Layer inner = new Layer(opacity);
-      open.peek().laid.add(inner);
-      open.push(inner);
-    }
-
-    void close() {
-      if (open.size() > 1) {
-        open.pop();
-      }
-    }
-  }
-
-  /** What is laid down as one: areas and other layers. */
-  private static final class Layer {
-    final double opacity;
-    final List<Object> laid = new ArrayList<>();
-
-    Layer(double opacity) {
-      this.opacity = opacity;
-    }
-
-    List<Ornament.Part> parts() {
-      return laid.stream().flatMap(Layer::parts).toList();
-    }
-
-    private static Stream<Ornament.Part> parts(Object laid) {
-      return laid instanceof Layer layer ? layer.made() : Stream.of((Ornament.Area) laid);
-    }
-
-    /** A single area fades by itself. */
-    private Stream<Ornament.Part> made() {
-      List<Ornament.Part> parts = parts();
-      if (parts.size() == 1 && parts.get(0) instanceof Ornament.Area a) {
-        return Stream.of(new Ornament.Area(a.shape(), a.tint().times(opacity), a.clip()));
-      }
-      return parts.isEmpty() ? Stream.empty() : Stream.of(new Ornament.Faded(opacity, parts));
-    }
-  }
-
-  private final Sheet sheet;
+  private final Recording sheet;
   private AffineTransform transform;
   private Area clip;
   private Paint paint = Color.BLACK;
   private Stroke stroke = new BasicStroke();
   private float opacity = 1;
 
-  private Recorder(Sheet sheet, AffineTransform transform) {
+  private Recorder(Recording sheet, AffineTransform transform) {
     this.sheet = sheet;
     this.transform = transform;
   }
 
-  Recorder(Rectangle2D page, Map<String, Integer> lost, Budget budget) {
-    this(new Sheet(lost, budget), new AffineTransform());
+  Recorder(Rectangle2D page, Recording recording) {
+    this(recording, new AffineTransform());
     this.clip = new Area(page);
-  }
-
-  List<Ornament.Part> parts() {
-    return sheet.open.getLast().parts();
-  }
-
-  List<Integer> inks() {
-    return List.copyOf(sheet.inks.keySet());
   }
 
   @Override
@@ -131,107 +50,33 @@ final class Recorder implements Output {
       sheet.close();
       return;
     }
-    add(transform.createTransformedShape(shape));
+    sheet.add(transform.createTransformedShape(shape), paint, opacity, transform, clip);
   }
 
   @Override
   public void drawShape(Shape shape) {
-    sheet.budget.expectTime();
-    add(transform.createTransformedShape(stroke.createStrokedShape(shape)));
-  }
-
-  private void add(Shape shape) {
-    count(shape);
-    Rectangle2D bounds = shape.getBounds2D();
-    if (bounds.isEmpty() || clip != null && !clip.intersects(bounds)) {
-      return;
-    }
-    Tint tint = tint();
-    if (tint != null && tint.opacity() > 0) {
-      boolean whole = clip == null || clip.contains(bounds);
-      sheet.areas++;
-      sheet.open.peek().laid.add(new Ornament.Area(shape, tint, whole ? null : new Area(clip)));
-    }
-  }
-
-  private void count(Shape shape) {
-    sheet.budget.object();
-    for (PathIterator i = shape.getPathIterator(null); !i.isDone(); i.next()) {
-      sheet.points++;
-    }
-    if (sheet.points > MOST_POINTS || sheet.areas >= MOST_PARTS) {
-      throw new Refusal(
-          "file",
-          String.format(
-              Locale.ROOT,
-              "This drawing has more than %s, more than a cover can carry: simplify it, or save it as a picture of 300 ppi.",
-              sheet.points > MOST_POINTS
-                  ? String.format(Locale.ROOT, "%,d points", MOST_POINTS)
-                  : String.format(Locale.ROOT, "%,d areas", MOST_PARTS)));
-    }
-  }
-
-  private Tint tint() {
-    Paint unwrapped = Paints.unwrapped(paint);
-    if (unwrapped instanceof Color c) {
-      return new Tint.Flat(ink(c), opacity * c.getAlpha() / 255.0);
-    }
-    if (unwrapped instanceof MultipleGradientPaint g) {
-      return gradient(g);
-    }
-    sheet.lost.merge("fill of a pattern", 1, Integer::sum);
-    return null;
-  }
-
-  private int ink(Color c) {
-    return sheet.inks.computeIfAbsent(c.getRGB() & 0xffffff, k -> sheet.inks.size());
-  }
-
-  private Tint gradient(MultipleGradientPaint g) {
-    List<Tint.Stop> stops = new ArrayList<>();
-    double sum = 0;
-    boolean fades = false;
-    for (int i = 0; i < g.getColors().length; i++) {
-      Color c = g.getColors()[i];
-      stops.add(new Tint.Stop(g.getFractions()[i], ink(c)));
-      sum += c.getAlpha() / 255.0;
-      fades |= c.getAlpha() != g.getColors()[0].getAlpha();
-    }
-    if (fades) {
-      sheet.lost.merge("fading of a gradient", 1, Integer::sum);
-    }
-    if (g.getCycleMethod() != MultipleGradientPaint.CycleMethod.NO_CYCLE) {
-      sheet.lost.merge("repeating of a gradient", 1, Integer::sum);
-    }
-    double alpha = opacity * sum / stops.size();
-    AffineTransform to = new AffineTransform(transform);
-    to.concatenate(g.getTransform());
-    if (g instanceof LinearGradientPaint l) {
-      return Paints.linear(l.getStartPoint(), l.getEndPoint(), to, stops, alpha);
-    }
-    RadialGradientPaint r = (RadialGradientPaint) g;
-    Point2D middle = r.getCenterPoint();
-    to.translate(middle.getX(), middle.getY());
-    to.scale(r.getRadius(), r.getRadius());
-    if (r.getFocusPoint().distance(middle) > r.getRadius() / 100) {
-      sheet.lost.merge("focus of a round gradient", 1, Integer::sum);
-    }
-    return new Tint.Radial(to, stops, alpha);
+    sheet.expectTime();
+    sheet.add(
+        transform.createTransformedShape(stroke.createStrokedShape(shape)),
+        paint,
+        opacity,
+        transform,
+        clip);
   }
 
   @Override
   public void drawImage(BufferedImage image) {
-    sheet.lost.merge("picture", 1, Integer::sum);
+    sheet.leftOut("picture");
   }
 
   @Override
   public void drawImage(Image image, ImageObserver observer) {
-    sheet.lost.merge("picture", 1, Integer::sum);
+    sheet.leftOut("picture");
   }
 
   @Override
   public void drawImage(Image image, AffineTransform at, ImageObserver observer) {
-    sheet.lost.merge("picture", 1, Integer::sum);
+    sheet.leftOut("picture");
   }
 
   @Override
@@ -256,7 +101,7 @@ final class Recorder implements Output {
 
   @Override
   public void applyClip(Shape shape) {
-    sheet.budget.expectTime();
+    sheet.expectTime();
     Area more = new Area(transform.createTransformedShape(shape));
     if (clip != null) {
       more.intersect(clip);

@@ -129,23 +129,24 @@ public final class SvgReader {
     float scale = LONGER_SIDE / Math.max(size.width, size.height);
     float width = size.width * scale;
     float height = size.height * scale;
-    Recorder recorder = new Recorder(new Rectangle2D.Double(0, 0, width, height), lost, budget);
+    Recording drawn = new Recording(lost, budget);
+    Recorder recorder = new Recorder(new Rectangle2D.Double(0, 0, width, height), drawn);
     document.renderWithPlatform(
         NullPlatformSupport.INSTANCE, recorder, new ViewBox(0, 0, width, height));
-    if (recorder.parts().isEmpty()) {
+    if (drawn.parts().isEmpty()) {
       throw new Refusal("file", "This SVG draws nothing that can be printed" + told(lost) + ".");
     }
-    if (recorder.inks().size() > MOST_INKS) {
+    if (drawn.inks().size() > MOST_INKS) {
       throw new Refusal(
           "file",
           "This drawing has "
-              + recorder.inks().size()
+              + drawn.inks().size()
               + " colours; one for a cover has at most "
               + MOST_INKS
               + ": save it as a picture of 300 ppi.");
     }
     return new Read(
-        new Ornament("", name, "", width, height, recorder.parts(), recorder.inks()),
+        new Ornament("", name, "", width, height, drawn.parts(), drawn.inks()),
         lost.isEmpty() ? "" : "Left out of the drawing" + told(lost) + ".");
   }
 
