@@ -297,10 +297,12 @@ public class BenchTest {
     Desk desk = composed("Guides", "Ledger");
     Locator guides = desk.page.locator("#sheet .guides");
     assertThat(guides).isVisible();
+    desk.page.getByText("View", new Page.GetByTextOptions().setExact(true)).click();
     desk.page.getByLabel("Guides").selectOption("off");
     assertThat(guides).isHidden();
     desk.page.reload();
     assertThat(desk.page.locator("#sheet .guides")).isHidden();
+    desk.page.getByText("View", new Page.GetByTextOptions().setExact(true)).click();
     desk.page.getByLabel("Guides").selectOption("dim");
     assertThat(guides).hasCSS("opacity", "0.45");
   }

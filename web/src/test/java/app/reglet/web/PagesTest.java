@@ -48,11 +48,7 @@ public class PagesTest {
       {"/editions/1/templates"},
       {"/editions/6/templates"},
       {"/keys"},
-      {"/editions/7/bench?chosen=group-1"},
-      {"/editions/8/bench"},
       {"/editions/8/bench?side=inside"},
-      {"/editions/9/bench?chosen=picture-1"},
-      {"/editions/1/history"},
       {"/editions/1/compare?first=1&second=2"}
     };
   }
@@ -120,7 +116,7 @@ public class PagesTest {
       {"POST", "/editions/1/versions", "", 400},
       {"POST", "/editions/1/versions/back", "base=x&number=1", 400},
       {"POST", "/editions/1/docket/undo", "", 400},
-      {"POST", "/editions/1/docket/undo", "version=0.0", 409},
+      {"POST", "/editions/1/docket/undo", "version=9.9", 409},
       {"POST", "/editions/1/bench/template", "", 400},
       {"POST", "/editions/1/bench/edits", "base=2&edit=paste&from=x&piece=title", 400},
       {"POST", "/editions/1/bench/edits", "base=2&edit=paste&from=99999&piece=title", 404},
