@@ -53,6 +53,7 @@ document.addEventListener("pointermove", (e) => {
   const y = at.y - drag.start.y;
   const scale = sheet().getScreenCTM().a;
   if (!drag.moved && Math.hypot(x, y) * scale < 3) return;
+  if (!drag.moved) document.body.classList.add("dragging");
   drag.moved = true;
   const reach = e.altKey ? 0 : SNAP_PX / scale;
   if (drag.grip === "turn") turning(at, e);
@@ -201,6 +202,7 @@ document.addEventListener("pointerup", async () => {
   if (!drag) return;
   const d = drag;
   drag = null;
+  document.body.classList.remove("dragging");
   cancelAnimationFrame(frame);
   say("");
   if (!d.moved) {
@@ -214,11 +216,23 @@ document.addEventListener("pointerup", async () => {
   hold(d.id)?.focus({ preventScroll: true });
 });
 
-document.addEventListener("pointercancel", () => {
-  if (!drag) return;
+function leave() {
+  document.body.classList.remove("dragging");
+  cancelAnimationFrame(frame);
   unshown(drag.moving);
   drag = null;
+  say("");
   refresh();
-});
+}
+
+document.addEventListener("pointercancel", () => drag && leave());
+
+// Escape lets go where the piece was
+document.addEventListener("keydown", (e) => {
+  if (!drag || e.key !== "Escape") return;
+  e.preventDefault();
+  e.stopImmediatePropagation();
+  leave();
+}, true);
 
 export const nudgeable = (id) => piece(id) && !looking() && !loose(id).locked;

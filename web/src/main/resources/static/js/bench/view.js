@@ -6,6 +6,8 @@ let zoom = 1;
 /** Whether a millimetre of the cover is one on the screen, however large the room is. */
 let real = false;
 let set = "";
+let zoomed = 1;
+let laidFor = "";
 let shown = "";
 let whole = null;
 const LEAST_MARGIN = 244;
@@ -47,9 +49,10 @@ function part() {
 
 export function view() {
   const b = document.body;
-  b.dataset.guides = kept("guides", "over");
-  b.dataset.centres = kept("centres", "off");
-  b.dataset.knife = kept("knife", "off");
+  for (const [name, otherwise] of [["guides", "over"], ["centres", "off"], ["knife", "off"]]) {
+    const value = kept(name, otherwise);
+    if (b.dataset[name] !== value) b.dataset[name] = value;
+  }
   for (const [id, value] of [["guides", b.dataset.guides], ["show-part", shown]]) {
     const field = document.getElementById(id);
     if (field) field.value = value;
@@ -61,9 +64,12 @@ export function view() {
   part();
   fit();
   if (real && sheet()) zoom = (sheet().viewBox.baseVal.width * pxPerMm()) / parseFloat(set);
-  document.documentElement.style.setProperty("--zoom", zoom);
   const svg = sheet();
-  if (svg) svg.dataset.px = svg.viewBox.baseVal.width / (parseFloat(set) * zoom);
+  if (!svg) return;
+  // what stays as it is must not be set again: the whole sheet would be drawn anew
+  if (zoomed !== zoom) document.documentElement.style.setProperty("--zoom", (zoomed = zoom));
+  const px = String(svg.viewBox.baseVal.width / (parseFloat(set) * zoom));
+  if (svg.dataset.px !== px) svg.dataset.px = px;
   lay();
 }
 
@@ -79,6 +85,10 @@ function lay() {
   let layer = document.getElementById("lay");
   if (!layer) document.getElementById("artwork").after((layer = element("g", { id: "lay" })));
   const m = model();
+  const t = template();
+  const wanted = JSON.stringify([document.body.dataset.guides === "areas", document.body.dataset.knife, t, m.sheet, m.zones]);
+  if (wanted === laidFor && layer.isConnected) return;
+  laidFor = wanted;
   const [w, h] = m.sheet;
   const trimmed = m.panels.find((p) => !p.id).box;
   const laid = [];
@@ -88,7 +98,6 @@ function lay() {
     laid.push(element("path", { class: "area edge", "fill-rule": "evenodd", d: box(trimmed) + safe }));
     for (const z of m.zones) if (z.kind !== "safe") laid.push(element("path", { class: "area " + z.kind, d: box(z.box) }));
   }
-  const t = template();
   if (t) {
     const place = { x: (w - t.width) / 2, y: (h - t.height) / 2, width: t.width, height: t.height };
     laid.push(element("image", { class: "template", href: t.src, ...place, preserveAspectRatio: "none" }));
