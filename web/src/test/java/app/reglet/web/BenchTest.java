@@ -22,12 +22,7 @@ import org.testng.annotations.Test;
 public class BenchTest {
 
   private static Desk composed(String title, String layout) {
-    Desk desk =
-        Desk.open()
-            .makeTitle(title, "Edda Marsh")
-            .fill("6 x 9", "320", "978-0-306-40615-7")
-            .type("blurb", "Words for the back.");
-    return desk.bench().layout(layout);
+    return Desk.atBench(title, "Words for the back.").layout(layout);
   }
 
   private static Locator hold(Desk desk, String piece) {

@@ -2,9 +2,14 @@ package app.reglet.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 
 /** What a person does in Reglet, in their own words. */
@@ -27,6 +32,36 @@ final class Desk {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make title")).click();
     page.waitForURL(Pattern.compile(".*/editions/\\d+/docket"));
     return this;
+  }
+
+  /**
+   * A new title of 6 × 9 in and 320 pages on its bench, made by requests: typing on a docket is
+   * tested by those who type there.
+   */
+  static Desk atBench(String title, String blurb) {
+    Desk desk = open();
+    Web web = new Web(Live.reglet().address());
+    try {
+      String edition =
+          web.post("/titles", List.of(Map.entry("title", title)), false)
+              .location()
+              .replaceAll(".*/editions/(\\d+)/.*", "/editions/$1");
+      Map<String, String> form = new LinkedHashMap<>();
+      form.put(
+          "version", web.get(edition + "/docket").find("name=\"version\" value=\"([\\d.]+)\""));
+      form.put("title", title);
+      form.put("author", "Edda Marsh");
+      form.put("blurb", blurb);
+      form.put("trim", "6 x 9 in");
+      form.put("pages", "320");
+      form.put("isbn", "978-0-306-40615-7");
+      web.post(edition + "/docket", form);
+      desk.page.navigate(edition + "/bench");
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+    desk.page.locator("#sheet").waitFor();
+    return desk;
   }
 
   /** Types into a field, key by key, as hands do; waits until it is saved. */

@@ -12,11 +12,7 @@ import org.testng.annotations.Test;
 /** Every kind of piece, put on and changed on the bench as a person would. */
 public class PiecesTest {
   private static Desk composed(String title) {
-    return Desk.open()
-        .makeTitle(title, "Edda Marsh")
-        .fill("6 x 9", "320", "978-0-306-40615-7")
-        .bench()
-        .layout("Ledger");
+    return Desk.atBench(title, "").layout("Ledger");
   }
 
   private static void add(Desk desk, String what) {

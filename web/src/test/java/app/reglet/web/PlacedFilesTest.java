@@ -64,11 +64,7 @@ public class PlacedFilesTest {
   }
 
   private static Desk composed(String title) {
-    return Desk.open()
-        .makeTitle(title, "Edda Marsh")
-        .fill("6 x 9", "320", "978-0-306-40615-7")
-        .bench()
-        .layout("Ledger");
+    return Desk.atBench(title, "").layout("Ledger");
   }
 
   private static void bring(Desk desk, FilePayload file) {

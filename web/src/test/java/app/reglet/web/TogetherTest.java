@@ -20,11 +20,7 @@ import org.testng.annotations.Test;
 /** Several pieces as one, snapping, keys alone, the view, the inside: as a person does it. */
 public class TogetherTest {
   private static Desk composed(String title) {
-    return Desk.open()
-        .makeTitle(title, "Edda Marsh")
-        .fill("6 x 9", "320", "978-0-306-40615-7")
-        .bench()
-        .layout("Ledger");
+    return Desk.atBench(title, "").layout("Ledger");
   }
 
   private static void add(Desk desk, String what) {
