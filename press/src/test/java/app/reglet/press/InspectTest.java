@@ -280,4 +280,30 @@ public class InspectTest {
     }
     assertThat(FitCheck.of(PdfFacts.read(press(100)), outside)).anyMatch(a -> !a.fits());
   }
+
+  @Test
+  public void anInsideIsJudgedByItsOwnPageAloneOrBehindTheOutside() {
+    Wrap outside =
+        Measuring.measure(
+            Specification.of(
+                    Binding.PERFECT_BOUND,
+                    Size.parse("A5", Unit.MM),
+                    160,
+                    "bulky-80",
+                    "black",
+                    PageTurn.LTR)
+                .withInsidePrinted(true),
+            Specimen.house("osier-row"));
+    Wrap inside = FilePages.inside(outside).orElseThrow();
+    PressFile.Page first = new PressFile.Page(Specimen.on(outside), outside);
+    PressFile.Page second = new PressFile.Page(Specimen.on(inside), inside);
+    byte[] both = PressFile.make(List.of(first, second), Specimen.BOOK, Instant.EPOCH);
+    assertThat(lines(both, outside))
+        .allMatch(ComparedText.Line::fits)
+        .anyMatch(l -> l.what().equals("Inside"));
+    byte[] alone = PressFile.make(List.of(second), Specimen.BOOK, Instant.EPOCH);
+    assertThat(FitCheck.ofInside(PdfFacts.read(alone), inside)).hasSize(4).allMatch(c -> c.fits());
+    assertThat(FitCheck.ofInside(PdfFacts.read(both), inside)).anyMatch(c -> !c.fits());
+    assertThat(FitCheck.ofInside(PdfFacts.read(press(100)), inside)).anyMatch(c -> !c.fits());
+  }
 }

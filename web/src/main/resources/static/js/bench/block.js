@@ -54,7 +54,7 @@ function reopen() {
 }
 
 document.addEventListener("keydown", (e) => {
-  const open = e.key === "Escape" && e.target.closest?.("details.leafed[open]");
+  const open = e.key === "Escape" && e.target.closest?.("details.leafed[open], details.view-leaf[open]");
   if (!open) return;
   open.open = false;
   open.querySelector("summary").focus();

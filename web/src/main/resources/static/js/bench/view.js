@@ -110,7 +110,8 @@ function lay() {
   const off = document.getElementById("template-off");
   if (off) off.hidden = !t;
   const said = document.getElementById("template-said");
-  if (said && t && !said.textContent) said.textContent = t.said;
+  const anew = "The sheet was measured anew since this template was laid over: choose it again to have it judged.";
+  if (said && t && !said.textContent) said.textContent = t.of === document.getElementById("board").dataset.madeOf ? t.said : anew;
 }
 
 // ---- zooming keeps what is under the pointer where it is
@@ -234,6 +235,6 @@ document.addEventListener("change", async (e) => {
     said.textContent = "";
     return;
   }
-  keep(templateKey(), JSON.stringify({ src: found.dataset.src, width: +found.dataset.width, height: +found.dataset.height, said: said.textContent.trim() }));
+  keep(templateKey(), JSON.stringify({ src: found.dataset.src, width: +found.dataset.width, height: +found.dataset.height, said: said.textContent.trim(), of: document.getElementById("board").dataset.madeOf }));
   document.dispatchEvent(new CustomEvent("bench:view"));
 });

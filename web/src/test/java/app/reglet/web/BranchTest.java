@@ -29,10 +29,10 @@ public class BranchTest {
     return a.body().contains("data-piece=\"band-1\"");
   }
 
-  @Test
-  public void redoGoesTheWayOfTheNewestChangeAndTheOldBranchStaysUndone() throws IOException {
+  /** A measured title; its edition's id. */
+  private String measured(String title) throws IOException {
     String id =
-        web.post("/titles", java.util.List.of(Map.entry("title", "Branches")), false)
+        web.post("/titles", java.util.List.of(Map.entry("title", title)), false)
             .location()
             .replaceAll(".*/editions/(\\d+)/.*", "$1");
     web.post(
@@ -41,11 +41,17 @@ public class BranchTest {
             "version",
             web.get("/editions/" + id + "/docket").find("name=\"version\" value=\"([\\d.]+)\""),
             "title",
-            "Branches",
+            title,
             "trim",
             "6 x 9 in",
             "pages",
             "320"));
+    return id;
+  }
+
+  @Test
+  public void redoGoesTheWayOfTheNewestChangeAndTheOldBranchStaysUndone() throws IOException {
+    String id = measured("Branches");
     bench = "/editions/" + id + "/bench";
     base = web.get(bench).find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
     assertThat(hasBand(does("/edits", "layout", "ledger"))).isFalse(); // 1
@@ -69,21 +75,7 @@ public class BranchTest {
 
   @Test
   public void aRevisionIsKeptUnderANameComparedAndGoneBackTo() throws IOException {
-    String id =
-        web.post("/titles", java.util.List.of(Map.entry("title", "Versions")), false)
-            .location()
-            .replaceAll(".*/editions/(\\d+)/.*", "$1");
-    web.post(
-        "/editions/" + id + "/docket",
-        Map.of(
-            "version",
-            web.get("/editions/" + id + "/docket").find("name=\"version\" value=\"([\\d.]+)\""),
-            "title",
-            "Versions",
-            "trim",
-            "6 x 9 in",
-            "pages",
-            "320"));
+    String id = measured("Versions");
     bench = "/editions/" + id + "/bench";
     base = web.get(bench).find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
     does("/edits", "layout", "ledger"); // 1

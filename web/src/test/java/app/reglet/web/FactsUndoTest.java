@@ -100,4 +100,40 @@ public class FactsUndoTest {
     assertThat(desk.page.locator("#pages")).hasValue("320");
     assertThat(desk.page.locator("#m-spine")).hasText("0.72064 in");
   }
+
+  @Test
+  public void whatAnotherEditionChangedSinceIsNotOverwritten() throws IOException {
+    String first = made("Shared");
+    types(first, "Shared", "6 x 9 in", "320");
+    types(first, "Shared again", "6 x 9 in", "320");
+    String second =
+        web.post(
+                    first.replace("/docket", "/side-by-side"),
+                    Map.of("house", "osier-row", "binding", "perfect-bound"))
+                .location()
+                .replaceAll(".*(/editions/\\d+)/.*", "$1")
+            + "/docket";
+    assertThat(second).isNotEqualTo(first);
+    types(second, "Of the other", "A5", "320");
+    Answer refused = walks(first, "undo");
+    assertThat(refused.status()).isEqualTo(409);
+    assertThat(refused.body()).contains("another edition or another way changed title");
+    assertThat(web.get(first).body()).contains("value=\"Of the other\"");
+  }
+
+  @Test
+  public void undoOfFactsSurvivesARestart() throws IOException {
+    try (Own reglet = new Own("--reglet.demo=true")) {
+      String docket = "/editions/1/docket";
+      reglet.web().post("/editions/1/what-if", Map.of("pages", "400"));
+      assertThat(reglet.web().get(docket).body()).contains("Undo: page count: 312 → 400");
+      reglet.stop();
+      reglet.start();
+      Web after = reglet.web();
+      String version = after.get(docket).find("name=\"version\" value=\"([\\d.]+)\"");
+      after.post(docket + "/undo", Map.of("version", version));
+      assertThat(after.get(docket).body()).contains("Redo: page count: 312 → 400");
+      assertThat(after.get(docket).find("id=\"pages\"[^>]* value=\"([^\"]*)\"")).isEqualTo("312");
+    }
+  }
 }

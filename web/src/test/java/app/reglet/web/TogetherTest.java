@@ -244,6 +244,14 @@ public class TogetherTest {
     assertThat(desk.page.locator("#template-said")).containsText("0.5 in narrower and no higher");
     desk.page.reload();
     assertThat(desk.page.locator("#lay .template")).isAttached();
+    assertThat(desk.page.locator("#template-said"))
+        .hasText(Pattern.compile(".*narrower and no higher.*"));
+    String bench = desk.page.url();
+    desk.page.locator("nav >> text=Docket").click();
+    desk.type("pages", "300");
+    desk.page.navigate(bench);
+    assertThat(desk.page.locator("#template-said"))
+        .hasText(Pattern.compile("The sheet was measured anew.*"));
     desk.page.locator("#view-leaf summary").first().click();
     desk.page.locator("#template-off").click();
     assertThat(desk.page.locator("#lay .template")).hasCount(0);

@@ -107,6 +107,12 @@ final class Adding implements Addition.Kinds<Design> {
   private Piece wordsOf(Addition.AddWords e) {
     Panel on = room.panel(e.panel());
     Box safe = on.safe();
+    if (side == PrintedSide.INSIDE && safe.isEmpty()) {
+      throw new Refusal(
+          "The inside of the "
+              + e.panel().title().toLowerCase(Locale.ROOT)
+              + " is glued: no words can stand there.");
+    }
     boolean spine = e.panel() == PanelKind.SPINE;
     Words.Direction way =
         !spine

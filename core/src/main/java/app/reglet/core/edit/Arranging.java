@@ -180,7 +180,7 @@ final class Arranging implements Arrangement.Kinds<Design> {
     Set<String> taken = taken();
     Design pasted = design;
     for (Piece p : new Pasting(design, wrap).here(e)) {
-      Piece named = renumbered(p, taken);
+      Piece named = renumbered(p.locked(false), taken);
       pasted = pasted.changed(PrintedSide.of(wrap), c -> c.plus(named));
     }
     return pasted;

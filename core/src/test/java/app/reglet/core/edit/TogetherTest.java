@@ -269,6 +269,16 @@ public class TogetherTest {
   }
 
   @Test
+  public void wordsAreNotPutWhereTheInsideIsGlued() {
+    assertThatThrownBy(
+            () ->
+                Editing.apply(
+                    new Addition.AddWords(PanelKind.SPINE, null), Design.EMPTY, inside(), BOOK))
+        .isInstanceOf(Refusal.class)
+        .hasMessage("The inside of the spine is glued: no words can stand there.");
+  }
+
+  @Test
   public void aPieceOnTheGlueIsFoundAndTheGroundIsNot() {
     Wrap in = inside();
     Box strip =

@@ -42,6 +42,12 @@ public final class FitCheck {
     if (inside && file.pages() == 2) {
       compared.add(new Compared.InsideSize(file.otherSizes().isEmpty()));
     }
+    compared.addAll(sizesAndFonts(file, meant));
+    return compared;
+  }
+
+  private static List<Compared> sizesAndFonts(PdfFacts file, Wrap meant) {
+    List<Compared> compared = new ArrayList<>();
     Length tolerance = meant.house().files().tolerance();
     compared.add(
         new Compared.SheetSize(
@@ -55,6 +61,14 @@ public final class FitCheck {
     compared.add(
         new Compared.Fonts(
             file.fonts().size(), (int) file.fonts().stream().filter(f -> !f.embedded()).count()));
+    return compared;
+  }
+
+  /** Compares the file of an inside that goes by itself with the inside's page. */
+  public static List<Compared> ofInside(PdfFacts file, Wrap inside) {
+    List<Compared> compared = new ArrayList<>();
+    compared.add(new Compared.PageCount(file.pages(), false));
+    compared.addAll(sizesAndFonts(file, inside));
     return compared;
   }
 

@@ -13,6 +13,7 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
@@ -119,5 +120,53 @@ public class GroundPartsTest {
     assertThat(image.getRGB(20, 100) & 0xffffff).isEqualTo(WHOLE);
     assertThat(image.getRGB(image.getWidth() - 20, 100) & 0xffffff).isEqualTo(WHOLE);
     assertThat(image.getRGB(image.getWidth() / 2, 100) & 0xffffff).isEqualTo(0xb5482a);
+  }
+
+  /** Ink keeps glue from holding: the strip is bare from the sheet's top to its foot, no wider. */
+  @Test
+  public void theInsidesGroundLeavesTheGlueStripBareAndNothingElse() {
+    var sheet = Specimen.house("osier-row");
+    Wrap inside =
+        FilePages.inside(
+                Measuring.measure(
+                    Specification.of(
+                            Binding.FLAPPED,
+                            Size.parse("A5", Unit.MM),
+                            224,
+                            sheet.stocks().get(0).id(),
+                            sheet.inks().get(0).id(),
+                            PageTurn.LTR)
+                        .withInsidePrinted(true),
+                    sheet))
+            .orElseThrow();
+    Design design =
+        Design.EMPTY.changed(
+            PrintedSide.INSIDE,
+            c ->
+                new Composition(
+                    Ground.plain(new Colour.Rgb(WHOLE)),
+                    Map.of(PanelKind.FRONT, Ground.plain(new Colour.Rgb(WHOLE))),
+                    List.of()));
+    BufferedImage image =
+        ArtworkRaster.render(
+            new Composer(Specimen.TYPEFACES)
+                .compose(design, inside, Specimen.BOOK, id -> Optional.empty()),
+            PPI);
+    // the house keeps 4 mm on each side of the spine
+    Box spine = inside.panel(PanelKind.SPINE).orElseThrow().trim();
+    double left = spine.left().toMm() - 4;
+    double right = spine.right().toMm() + 4;
+    for (int y : new int[] {0, image.getHeight() / 2, image.getHeight() - 2}) {
+      for (int x = 0; x < image.getWidth() - 1; x++) { // the last is partly off the sheet
+        double from = x * 25.4 / PPI;
+        double to = (x + 1) * 25.4 / PPI;
+        int rgb = image.getRGB(x, y) & 0xffffff;
+        if (from > left + 0.1 && to < right - 0.1) {
+          assertThat(rgb).as("on the strip, %.1f mm", from).isEqualTo(0xffffff);
+        } else if (to < left - 0.1 || from > right + 0.1) {
+          assertThat(rgb).as("beside it, %.1f mm", from).isEqualTo(WHOLE);
+        }
+      }
+    }
   }
 }

@@ -1,32 +1,20 @@
 package app.reglet.press.golden;
 
 import app.reglet.press.art.PlacedPage;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.reading.Budget;
 import java.util.Base64;
-import javax.imageio.ImageIO;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.rendering.ImageType;
-import org.apache.pdfbox.rendering.PDFRenderer;
 
-/** A picture of a PDF's page as an address. */
+/** The picture of a PDF's page that a screen is shown, as an address. */
 final class PageAddress {
-  private static final int PPI = 300;
+  private static final int LONGEST = 1800;
 
   private PageAddress() {}
 
   static String of(PlacedPage page) {
-    try (PDDocument document = Loader.loadPDF(page.file().all())) {
-      BufferedImage image =
-          new PDFRenderer(document).renderImageWithDPI(page.page(), PPI, ImageType.ARGB);
-      ByteArrayOutputStream png = new ByteArrayOutputStream();
-      ImageIO.write(image, "png", png);
-      return "data:image/png;base64," + Base64.getEncoder().encodeToString(png.toByteArray());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    byte[] png =
+        PdfPage.shown(page.file(), page.page() + 1, LONGEST, Budget.forFile(page.file().length()))
+            .screen();
+    return "data:image/png;base64," + Base64.getEncoder().encodeToString(png);
   }
 }

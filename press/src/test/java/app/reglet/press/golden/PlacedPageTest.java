@@ -31,6 +31,9 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquare;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -64,6 +67,11 @@ public class PlacedPageTest {
       }
       page.setRotation(rotation);
       doc.addPage(page);
+      PDAnnotationSquare note = new PDAnnotationSquare(); // no painter may show it
+      note.setRectangle(new PDRectangle(70, 200, 120, 60));
+      note.setInteriorColor(new PDColor(new float[] {1, 0.8f, 0}, PDDeviceRGB.INSTANCE));
+      note.constructAppearances(doc);
+      page.getAnnotations().add(note);
       try (PDPageContentStream out = new PDPageContentStream(doc, page)) {
         out.setNonStrokingColor(0.85f, 0.2f, 0.15f);
         out.addRect(70, 80, 80, 40);

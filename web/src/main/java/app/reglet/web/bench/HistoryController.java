@@ -1,5 +1,6 @@
 package app.reglet.web.bench;
 
+import app.reglet.core.design.DesignChange;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -93,7 +94,7 @@ public class HistoryController {
         "differences",
         first == second
             ? List.of()
-            : Versions.differences(
+            : DesignChange.between(
                 revisions.at(cover.edition(), first), revisions.at(cover.edition(), second)));
     return "compare";
   }

@@ -56,7 +56,7 @@ class HouseTemplate {
     double height = size.height().toMm();
     Length tolerance = wrap.house().files().tolerance();
     String measures = "The template measures " + size.print(unit);
-    if (near(size, wrap.sheet(), tolerance)) {
+    if (size.isWithin(tolerance, wrap.sheet())) {
       return new Laid(
           src,
           width,
@@ -64,7 +64,7 @@ class HouseTemplate {
           true,
           measures + ", as the sheet measured here does, within " + tolerance.brief(unit) + ".");
     }
-    if (near(size, wrap.trimmed().size(), tolerance)) {
+    if (size.isWithin(tolerance, wrap.trimmed().size())) {
       return new Laid(
           src,
           width,
@@ -96,11 +96,6 @@ class HouseTemplate {
     return by.isZero()
         ? "no " + more
         : by.abs().brief(unit) + " " + (by.isPositive() ? more : less);
-  }
-
-  private static boolean near(Size a, Size b, Length tolerance) {
-    return !a.width().minus(b.width()).abs().isMoreThan(tolerance)
-        && !a.height().minus(b.height()).abs().isMoreThan(tolerance);
   }
 
   /** A picture tells no size of its own: it is laid over as wide as the sheet. */

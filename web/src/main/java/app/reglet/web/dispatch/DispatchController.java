@@ -99,9 +99,16 @@ public class DispatchController {
                 cover,
                 page,
                 Files.size(file),
-                FitCheck.of(
+                compared(
                     PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file))),
+                    page,
                     cover.sheet())));
+  }
+
+  private static List<Compared> compared(PdfFacts file, Wrap page, Wrap outside) {
+    return page.page() == FilePage.INSIDE
+        ? FitCheck.ofInside(file, page)
+        : FitCheck.of(file, outside);
   }
 
   private Made made(Cover cover, Wrap page, long bytes, List<Compared> compared) {

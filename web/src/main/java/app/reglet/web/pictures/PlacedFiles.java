@@ -129,7 +129,6 @@ public class PlacedFiles implements Pictures {
     room.need(bytes);
     String sha = FileBytes.of(file).sha();
     read(file, sha, name, number);
-    PictureStore.keep(pictures.original(sha), file);
     return page(sha, number).orElseThrow();
   }
 
@@ -138,6 +137,7 @@ public class PlacedFiles implements Pictures {
       Path screen = uploads.scratch();
       try {
         PdfPage page = reading.page(file, number, screen, SCREEN_PIXELS);
+        PictureStore.keep(pictures.original(sha), file); // before its row says so
         PictureStore.keep(screenOf(sha, number), screen);
         record(id(sha, number), name, JSON.writeValueAsString(page), Files.size(file));
         return page;

@@ -74,6 +74,11 @@ public record Cover(
     return outer.isPresent() || wrap().flatMap(FilePages::inside).isPresent();
   }
 
+  /** Whether the inside is printed and nobody has put anything on it. */
+  public boolean hasBareInside() {
+    return isTwoSided() && design.isUntouched(PrintedSide.INSIDE);
+  }
+
   /** How many findings must be mended, on either side. */
   public long toMend() {
     return Stream.concat(findings.stream(), beyond.stream()).filter(Finding::mustMend).count();

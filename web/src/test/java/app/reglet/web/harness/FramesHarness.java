@@ -91,7 +91,10 @@ final class FramesHarness {
             page.evaluate(
                 "async (ids) => { const a = await import('/js/bench/answers.js'); a.choose(ids); }",
                 ids));
-    page.waitForTimeout(200);
+    page.waitForFunction(
+        "ids => document.getElementById('title-block').dataset.chosen === ids"
+            + " && document.querySelector('.grip.turn')",
+        ids);
   }
 
   /** Back and forth over the sheet, and let go where it began. */
@@ -127,6 +130,8 @@ final class FramesHarness {
     page.keyboard().press("Escape");
     page.mouse().move(x, y);
     page.mouse().up();
-    page.waitForTimeout(400);
+    page.waitForFunction(
+        "() => !document.body.classList.contains('dragging')"
+            + " && document.querySelectorAll('#artwork > [transform]').length === 0");
   }
 }
