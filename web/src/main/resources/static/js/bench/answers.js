@@ -1,5 +1,6 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
 import { say } from "../page.js";
+import { settle } from "./lift.js";
 import { board, chosen, merge, looking, part } from "./model.js";
 
 let queue = Promise.resolve();
@@ -27,6 +28,7 @@ export function choose(id) {
 export function arrange() {
   const changed = document.getElementById("changed");
   if (!changed?.dataset.order) return;
+  settle();
   const artwork = document.getElementById("artwork");
   const now = new Map([...artwork.children].map((g) => [g.dataset.piece, g]));
   const came = new Map([...changed.querySelectorAll("svg > [data-piece]")].map((g) => [g.dataset.piece, g]));

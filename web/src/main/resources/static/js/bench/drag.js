@@ -1,9 +1,10 @@
 // Taking hold of pieces: moving, resizing, turning, one or several as one. What is sent is a distance.
 import { model, piece, loose, sheet, chosen, along, toggled, looking, origin, figure } from "./model.js";
-import { hold, path, refresh } from "./overlay.js";
+import { drawn, hold, outlined, refresh } from "./overlay.js";
 import { lines, snapped, gaps, hairlines, bounds, hang, several } from "./snap.js";
 import { begin as band } from "./band.js";
 import { choose, edit } from "./answers.js";
+import { lift, carried, settle } from "./lift.js";
 
 const SNAP_PX = 6;
 let drag = null;
@@ -53,7 +54,10 @@ document.addEventListener("pointermove", (e) => {
   const y = at.y - drag.start.y;
   const scale = sheet().getScreenCTM().a;
   if (!drag.moved && Math.hypot(x, y) * scale < 3) return;
-  if (!drag.moved) document.body.classList.add("dragging");
+  if (!drag.moved) {
+    document.body.classList.add("dragging");
+    if (!drag.grip || drag.grip === "turn" || drag.p.several) lift(drag.moving);
+  }
   drag.moved = true;
   const reach = e.altKey ? 0 : SNAP_PX / scale;
   if (drag.grip === "turn") turning(at, e);
@@ -112,7 +116,7 @@ export function stretched(p, by, east, south, proportional) {
   return { left: east ? 0 : -wider, top: south ? 0 : -higher, right: east ? wider : 0, bottom: south ? higher : 0 };
 }
 
-const middle = (c) => [(c[0] + c[4]) / 2, (c[1] + c[5]) / 2];
+export const middle = (c) => [(c[0] + c[4]) / 2, (c[1] + c[5]) / 2];
 
 /** Round the middle of its box; every fifteen degrees it holds, with Shift nowhere else. */
 function turning(at, e) {
@@ -129,14 +133,24 @@ function turning(at, e) {
 
 const art = (id) => document.getElementById("art-" + id);
 
-/** Shows a transform on pieces and what they are taken hold of by, before the server says what it means. */
-export function shown(ids, transform) {
-  for (const id of ids) art(id)?.setAttribute("transform", transform);
-  for (const q of model().pieces) if (ids.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", transform);
-  sheet().querySelector(".together")?.setAttribute("transform", transform);
+export const moves = (x, y) => new DOMMatrix([1, 0, 0, 1, x, y]);
+export const turns = (degrees, [x, y]) => moves(x, y).rotate(degrees).translate(-x, -y);
+/** From one box to another. */
+export const stretches = ([x, y, w, h], [u, v, wide, high]) => moves(u, v).scale(wide / w, high / h).translate(-x, -y);
+
+/** Shows a matrix on pieces and what they are taken hold of by, before the server says what it means. */
+export function shown(ids, matrix) {
+  const transform = matrix.toString();
+  if (!carried(matrix)) for (const id of ids) art(id)?.setAttribute("transform", transform);
+  // of several the one frame round them goes along
+  const round = sheet().querySelector(".together");
+  document.getElementById("overlay").classList.toggle("together-goes", Boolean(round));
+  if (round) round.setAttribute("transform", transform);
+  else for (const q of model().pieces) if (ids.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", transform);
 }
 
 export function unshown(ids) {
+  settle();
   for (const id of ids) art(id)?.removeAttribute("transform");
 }
 
@@ -146,20 +160,19 @@ function show() {
   const [left, top, width, height] = drag.round.box;
   let now = [left + x, top + y, width, height];
   if (grip === "turn") {
-    shown(drag.moving, `rotate(${drag.turn} ${middle(p.corners).join(" ")})`);
+    shown(drag.moving, turns(drag.turn, middle(p.corners)));
     say(p.several ? `turned by ${+drag.turn.toFixed(1)}°` : `turned to ${+drag.angle.toFixed(1)}°`);
     return;
   }
   if (grip) {
     now = [left + edges.left, top + edges.top, width + edges.right - edges.left, height + edges.bottom - edges.top];
     if (p.several) {
-      const [kx, ky] = [now[2] / width, now[3] / height];
-      shown(drag.moving, `matrix(${kx} 0 0 ${ky} ${now[0] - left * kx} ${now[1] - top * ky})`);
+      shown(drag.moving, stretches(drag.round.box, now));
     } else {
-      hold(drag.id)?.querySelector(".box").setAttribute("d", path(pulled(p, edges)));
+      outlined(drag.id, pulled(p, edges));
     }
   } else {
-    shown(drag.moving, `translate(${x} ${y})`);
+    shown(drag.moving, moves(x, y));
   }
   place(now, p);
 }
@@ -210,9 +223,10 @@ document.addEventListener("pointerup", async () => {
     hold(d.id)?.focus({ preventScroll: true });
     return;
   }
+  const before = drawn;
   await change(d);
   unshown(d.moving);
-  refresh();
+  if (drawn === before) refresh(); // no answer: it lies where it lay
   hold(d.id)?.focus({ preventScroll: true });
 });
 

@@ -1,10 +1,9 @@
 // Keys: everything that can be done to pieces without a mouse. They are told on the page that "?" opens.
 import { model, piece, along, loose, hand, toggled, looking, board } from "./model.js";
-import { hold, refresh } from "./overlay.js";
+import { drawn, hold, outlined, refresh } from "./overlay.js";
 import { choose, edit } from "./answers.js";
 import { several } from "./snap.js";
-import { nudgeable, shown, unshown, stretched, pulled, edgesOf, say, place } from "./drag.js";
-import { path } from "./overlay.js";
+import { nudgeable, shown, unshown, moves, turns, stretches, middle, stretched, pulled, edgesOf, say, place } from "./drag.js";
 import { fitPanel, fitSheet, next, realSize, step } from "./view.js";
 
 const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -29,12 +28,13 @@ async function send() {
   pending = null;
   clearTimeout(n.timer);
   const ids = n.ids.join(",");
+  const before = drawn;
   if (n.kind === "move") await edit("move", { piece: ids, right: `${n.x} mm`, down: `${n.y} mm` });
   else if (n.kind === "size") await edit(n.ids.length > 1 ? "stretch" : "resize", { piece: ids, ...edgesOf(n.edges) });
   else if (n.ids.length > 1) await edit("swing", { piece: ids, angle: String(n.turn) });
   else await edit("turn", { piece: ids, angle: String(+((((n.angle + 180) % 360) + 360) % 360 - 180).toFixed(1)) });
   unshown(n.ids);
-  refresh();
+  if (drawn === before) refresh();
   hold(n.id)?.focus({ preventScroll: true });
 }
 
@@ -58,18 +58,15 @@ function arrow(id, [x, y], shift) {
     const p = n.ids.length > 1 ? several(n.ids) : loose(id);
     n.edges = stretched(p, { wider: n.x, higher: n.y }, true, true, false);
     const [left, top, width, height] = p.box;
-    if (!p.several) hold(id)?.querySelector(".box").setAttribute("d", path(pulled(p, n.edges)));
-    else {
-      const [kx, ky] = [(width + n.edges.right) / width, (height + n.edges.bottom) / height];
-      shown(n.ids, `matrix(${kx} 0 0 ${ky} ${left - left * kx} ${top - top * ky})`);
-    }
-    place([left, top, width + n.edges.right, height + n.edges.bottom], p);
+    const now = [left, top, width + n.edges.right, height + n.edges.bottom];
+    if (p.several) shown(n.ids, stretches(p.box, now));
+    else outlined(id, pulled(p, n.edges));
+    place(now, p);
   } else if (way === "turn") {
     const n = later("turn", id, (p) => (p.turn += (x || y) * (shift ? 15 : 1)));
     const p = n.ids.length > 1 ? several(n.ids) : loose(id);
     n.angle = p.angle + n.turn;
-    const c = p.corners;
-    shown(n.ids, `rotate(${n.turn} ${(c[0] + c[4]) / 2} ${(c[1] + c[5]) / 2})`);
+    shown(n.ids, turns(n.turn, middle(p.corners)));
     say(p.several ? `turned by ${n.turn}°` : `turned to ${+n.angle.toFixed(1)}°`);
   } else {
     const by = shift ? 5 : 0.5;
@@ -77,7 +74,7 @@ function arrow(id, [x, y], shift) {
       p.x += x * by;
       p.y += y * by;
     });
-    shown(n.ids, `translate(${n.x} ${n.y})`);
+    shown(n.ids, moves(n.x, n.y));
   }
 }
 

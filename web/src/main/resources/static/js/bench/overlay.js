@@ -18,10 +18,14 @@ export const hold = (id) => sheet()?.querySelector(`.hold[data-piece="${CSS.esca
 function holdOf(p, px) {
   const on = hand().includes(p.id);
   const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
+    element("path", { class: "halo", d: path(p.corners), fill: "none" }),
     element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
   if (on && hand().length === 1 && !p.locked && !p.group) g.append(...grips(p, px));
   return g;
 }
+
+/** Draws round other corners what a piece is taken hold of by. */
+export const outlined = (id, corners) => hold(id)?.querySelectorAll(":scope > path").forEach((o) => o.setAttribute("d", path(corners)));
 
 /** What a piece is resized by: its sides and corners; and, above its top, what it is turned by. */
 const SIDES = { nw: [0, 0], n: [0.5, 0], ne: [1, 0], e: [1, 0.5], se: [1, 1], s: [0.5, 1], sw: [0, 1], w: [0, 0.5] };
@@ -48,7 +52,7 @@ function together(px) {
   const ids = [...new Set(hand().map((id) => loose(id)?.id).filter(Boolean))];
   if (ids.length < 2) return [];
   const p = several(ids);
-  return [element("g", { class: "together" }, element("path", { class: "round", d: path(p.corners), fill: "none" }), ...(p.locked ? [] : grips(p, px)))];
+  return [element("g", { class: "together" }, element("path", { class: "halo", d: path(p.corners), fill: "none" }), element("path", { class: "round", d: path(p.corners), fill: "none" }), ...(p.locked ? [] : grips(p, px)))];
 }
 
 function noteOf(n, i, px) {
@@ -63,14 +67,20 @@ function noteOf(n, i, px) {
     element("circle", { cx: x, cy: y, r }), text);
 }
 
+/** How often the layer was drawn: who waits for an answer sees whether it has come. */
+export let drawn = 0;
+
 /** Draws the layer anew from the model; the focus stays on the piece that has it. */
 export function refresh() {
   const svg = sheet();
   if (!svg) return;
+  drawn++;
   const held = document.activeElement?.closest?.(".hold")?.dataset.piece;
   const px = +svg.dataset.px;
   const m = model();
-  document.getElementById("overlay").replaceChildren(
+  const layer = document.getElementById("overlay");
+  layer.classList.remove("together-goes");
+  layer.replaceChildren(
     element("g", { class: "holds" }, ...m.pieces.map((p) => holdOf(p, px))),
     ...together(px),
     element("g", { class: "notes" }, ...m.notes.flatMap((n, i) => (n.box ? [noteOf(n, i, px)] : []))),

@@ -44,7 +44,8 @@ function part() {
   const panel = model().panels.find((p) => p.id && p.id === shown);
   const m = panel ? Math.min(panel.box[2], panel.box[3]) * 0.06 + 3 : 0;
   const [x, y, w, h] = panel ? [panel.box[0] - m, panel.box[1] - m, panel.box[2] + 2 * m, panel.box[3] + 2 * m] : whole;
-  if (v.x !== x || v.width !== w) svg.setAttribute("viewBox", `${x} ${y} ${w} ${h}`);
+  if (v.x === x && v.width === w) return;
+  for (const each of [svg, document.getElementById("art")]) each.setAttribute("viewBox", `${x} ${y} ${w} ${h}`);
 }
 
 export function view() {
@@ -83,7 +84,7 @@ function lay() {
   const svg = sheet();
   if (!svg) return;
   let layer = document.getElementById("lay");
-  if (!layer) document.getElementById("artwork").after((layer = element("g", { id: "lay" })));
+  if (!layer) svg.prepend((layer = element("g", { id: "lay" })));
   const m = model();
   const t = template();
   const wanted = JSON.stringify([document.body.dataset.guides === "areas", document.body.dataset.knife, t, m.sheet, m.zones]);

@@ -45,7 +45,7 @@ public class BenchTest {
     for (String layout : new String[] {"Ledger", "Axis", "Tidemark"}) {
       desk.layout(layout);
       assertThat(desk.page.locator("#measure-line .tally")).hasText("nothing to mend");
-      assertThat(desk.page.locator("#sheet .artwork [data-piece=title] [data-glyphs] path").first())
+      assertThat(desk.page.locator("#artwork [data-piece=title] [data-glyphs] path").first())
           .isAttached();
     }
   }
@@ -122,11 +122,11 @@ public class BenchTest {
     desk.does(() -> hold(desk, "title").click());
     String plain =
         desk.page
-            .locator("#sheet .artwork [data-piece=title] [data-face]")
+            .locator("#artwork [data-piece=title] [data-face]")
             .first()
             .getAttribute("data-face");
     desk.does(() -> desk.page.getByLabel("Typeface").selectOption("oswald-semibold"));
-    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] [data-face]").first())
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-face]").first())
         .hasAttribute("data-face", "oswald-semibold");
     assertThat(plain).doesNotContain("oswald");
     desk.does(() -> desk.page.locator("#w-size").fill("500"));
@@ -136,14 +136,14 @@ public class BenchTest {
           desk.page.locator("#b-colour").fill("C0 M70 Y93 K33");
           desk.page.locator("#b-colour").press("Enter");
         });
-    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] > g").first())
+    assertThat(desk.page.locator("#artwork [data-piece=title] > g").first())
         .hasAttribute("fill", "#ab0000");
     desk.does(
         () -> {
           desk.page.locator("#b-colour").fill("#aa3311");
           desk.page.locator("#b-colour").press("Enter");
         });
-    assertThat(desk.page.locator("#sheet .artwork [data-piece=title] > g").first())
+    assertThat(desk.page.locator("#artwork [data-piece=title] > g").first())
         .hasAttribute("fill", "#aa3311");
     // a size that can't be set is refused in place, and what was typed stays
     desk.page.locator("#w-size").fill("9000");
@@ -157,12 +157,13 @@ public class BenchTest {
   @Test
   public void wordsOfTheBookFollowTheDocket() {
     Desk desk = composed("First name", "Ledger");
-    assertThat(desk.page.locator("#sheet [data-piece=title] g[data-text^='First']")).isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=title] g[data-text^='First']")).isAttached();
     desk.page.navigate("/editions/" + desk.id() + "/docket");
     desk.type("title", "Second name");
     desk.bench();
-    assertThat(desk.page.locator("#sheet [data-piece=title] g[data-text^='Second']")).isAttached();
-    assertThat(desk.page.locator("#sheet [data-piece=spine-title] g[data-text='Second name']"))
+    assertThat(desk.page.locator("#artwork [data-piece=title] g[data-text^='Second']"))
+        .isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=spine-title] g[data-text='Second name']"))
         .isAttached();
   }
 
@@ -231,7 +232,7 @@ public class BenchTest {
         () -> desk.page.locator("#bg-file").setInputFiles(picture("sea.jpg", 3000, 1000, "jpg")));
     // 3000 px high 1000 covers 9.25 in: 1000 / 9.25 = 108 ppi
     assertThat(desk.page.locator("#notes")).containsText("108 ppi at printed size");
-    Locator image = desk.page.locator("#sheet image");
+    Locator image = desk.page.locator("#artwork image");
     double x = Double.parseDouble(image.getAttribute("x"));
     double w = Double.parseDouble(image.getAttribute("width"));
     assertThat(w).isCloseTo(3 * 9.25 * 25.4, within(0.01));
@@ -239,7 +240,7 @@ public class BenchTest {
     pad.scrollIntoViewIfNeeded();
     BoundingBox at = pad.boundingBox();
     desk.does(() -> pad.click(new Locator.ClickOptions().setPosition(at.width - 2, at.height / 2)));
-    double moved = Double.parseDouble(desk.page.locator("#sheet image").getAttribute("x"));
+    double moved = Double.parseDouble(desk.page.locator("#artwork image").getAttribute("x"));
     assertThat(moved).isLessThan(x - 100);
     double sheet = (12 + 0.72064 + 0.25) * 25.4;
     assertThat(moved + w).as("still covers the right edge").isGreaterThanOrEqualTo(sheet - 0.01);
@@ -261,9 +262,9 @@ public class BenchTest {
     ImageIO.write(
         new BufferedImage(3000, 2200, BufferedImage.TYPE_INT_ARGB), "png", clear.toFile());
     desk.does(() -> desk.page.locator("#bg-file").setInputFiles(clear));
-    assertThat(desk.page.locator("#sheet image")).hasCount(1);
+    assertThat(desk.page.locator("#artwork image")).hasCount(1);
     assertThat(desk.page.locator("#g-colour")).hasValue("#24564a");
-    BoundingBox art = desk.page.locator("#sheet image").boundingBox();
+    BoundingBox art = desk.page.locator("#artwork image").boundingBox();
     desk.page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     BufferedImage seen = ImageIO.read(new ByteArrayInputStream(desk.page.screenshot()));
     // on the back, where Ledger has no words
@@ -284,7 +285,7 @@ public class BenchTest {
     assertThat(desk.page.locator("#message")).containsText("damaged");
     file.setInputFiles(new FilePayload("empty.png", "image/png", new byte[0]));
     assertThat(desk.page.locator("#message")).containsText("empty");
-    assertThat(desk.page.locator("#sheet image")).hasCount(0);
+    assertThat(desk.page.locator("#artwork image")).hasCount(0);
   }
 
   @Test
@@ -408,7 +409,7 @@ public class BenchTest {
           desk.page.locator("#p-angle").fill("90");
           desk.page.locator("#p-angle").press("Enter");
         });
-    assertThat(desk.page.locator("#sheet #art-title > g"))
+    assertThat(desk.page.locator("#art-title > g"))
         .hasAttribute("transform", Pattern.compile("matrix\\(0\\.0+ 1\\.0+ -1\\.0+ 0\\.0+ .*"));
     desk.does(
         () -> {

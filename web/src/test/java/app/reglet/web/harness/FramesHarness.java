@@ -132,6 +132,6 @@ final class FramesHarness {
     page.mouse().up();
     page.waitForFunction(
         "() => !document.body.classList.contains('dragging')"
-            + " && document.querySelectorAll('#artwork > [transform]').length === 0");
+            + " && document.querySelectorAll('#artwork > [transform], .lifted').length === 0");
   }
 }
