@@ -15,7 +15,7 @@ const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().g
 document.addEventListener("pointerdown", (e) => {
   if (e.button !== 0) return;
   const together = e.target.closest(".together");
-  const g = e.target.closest(".hold");
+  const g = e.target.closest(".hold") ?? hold(e.target.closest(".grasp")?.dataset.piece ?? "");
   if (!together && !g) {
     if (e.target.closest("#sheet")) band(e);
     return;
@@ -28,7 +28,7 @@ document.addEventListener("pointerdown", (e) => {
   }
   e.preventDefault();
   g?.focus({ preventScroll: true });
-  if (g && (e.shiftKey || e.ctrlKey || e.metaKey)) {
+  if (g && !e.target.dataset.grip && (e.shiftKey || e.ctrlKey || e.metaKey)) {
     choose(toggled(id)).then(() => hold(id)?.focus({ preventScroll: true }));
     return;
   }
@@ -145,8 +145,8 @@ export function shown(ids, matrix) {
   // of several the one frame round them goes along
   const round = sheet().querySelector(".together");
   document.getElementById("overlay").classList.toggle("together-goes", Boolean(round));
-  if (round) round.setAttribute("transform", transform);
-  else for (const q of model().pieces) if (ids.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", transform);
+  (round ?? sheet().querySelector(".grasp"))?.setAttribute("transform", transform);
+  if (!round) for (const q of model().pieces) if (ids.includes(loose(q.id).id)) hold(q.id)?.setAttribute("transform", transform);
 }
 
 export function unshown(ids) {

@@ -20,12 +20,17 @@ function holdOf(p, px) {
   const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
     element("path", { class: "halo", d: path(p.corners), fill: "none" }),
     element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
-  if (on && hand().length === 1 && !p.locked && !p.group) g.append(...grips(p, px));
   return g;
 }
 
 /** Draws round other corners what a piece is taken hold of by. */
 export const outlined = (id, corners) => hold(id)?.querySelectorAll(":scope > path").forEach((o) => o.setAttribute("d", path(corners)));
+
+/** Within what is seen of the sheet: what lies beyond it is taken hold of at its edge. */
+function seen([x, y], r) {
+  const v = sheet().viewBox.baseVal;
+  return [Math.max(v.x + r, Math.min(v.x + v.width - r, x)), Math.max(v.y + r, Math.min(v.y + v.height - r, y))];
+}
 
 /** What a piece is resized by: its sides and corners; and, above its top, what it is turned by. */
 const SIDES = { nw: [0, 0], n: [0.5, 0], ne: [1, 0], e: [1, 0.5], se: [1, 1], s: [0.5, 1], sw: [0, 1], w: [0, 0.5] };
@@ -36,15 +41,21 @@ function grips(p, px) {
   const s = 7 * px;
   const room = (side) => Math.hypot(c[2] - c[0], c[3] - c[1]) > 24 * px || !["n", "s"].includes(side);
   const squares = Object.entries(SIDES).filter(([side]) => room(side)).map(([side, where]) => {
-    const [x, y] = at(where);
+    const [x, y] = seen(at(where), s / 2);
     return element("rect", { class: "grip " + side, "data-grip": side, x: x - s / 2, y: y - s / 2, width: s, height: s });
   });
   const [tx, ty] = at([0.5, 0]);
   const a = (p.angle * Math.PI) / 180;
-  const [hx, hy] = [tx + Math.sin(a) * 20 * px, ty - Math.cos(a) * 20 * px];
+  const [hx, hy] = seen([tx + Math.sin(a) * 20 * px, ty - Math.cos(a) * 20 * px], 5 * px);
   return [...squares,
     element("line", { class: "arm", x1: tx, y1: ty, x2: hx, y2: hy }),
     element("circle", { class: "grip turn", "data-grip": "turn", cx: hx, cy: hy, r: 5 * px })];
+}
+
+/** What the one piece in the hand is resized and turned by lies over all others. */
+function grasp(px) {
+  const p = hand().length === 1 && model().pieces.find((q) => q.id === hand()[0]);
+  return p && !p.locked && !p.group ? [element("g", { class: "grasp", "data-piece": p.id }, ...grips(p, px))] : [];
 }
 
 /** Several in the hand are resized and turned by one frame round them. */
@@ -82,6 +93,7 @@ export function refresh() {
   layer.classList.remove("together-goes");
   layer.replaceChildren(
     element("g", { class: "holds" }, ...m.pieces.map((p) => holdOf(p, px))),
+    ...grasp(px),
     ...together(px),
     element("g", { class: "notes" }, ...m.notes.flatMap((n, i) => (n.box ? [noteOf(n, i, px)] : []))),
     element("g", { id: "snaps" }));

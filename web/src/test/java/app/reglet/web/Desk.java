@@ -39,6 +39,13 @@ final class Desk {
    * tested by those who type there.
    */
   static Desk atBench(String title, String blurb) {
+    return atBench(
+        title,
+        Map.of("blurb", blurb, "trim", "6 x 9 in", "pages", "320", "isbn", "978-0-306-40615-7"));
+  }
+
+  /** A new title with these facts on its bench. */
+  static Desk atBench(String title, Map<String, String> facts) {
     Desk desk = open();
     Web web = new Web(Live.reglet().address());
     try {
@@ -51,10 +58,7 @@ final class Desk {
           "version", web.get(edition + "/docket").find("name=\"version\" value=\"([\\d.]+)\""));
       form.put("title", title);
       form.put("author", "Edda Marsh");
-      form.put("blurb", blurb);
-      form.put("trim", "6 x 9 in");
-      form.put("pages", "320");
-      form.put("isbn", "978-0-306-40615-7");
+      form.putAll(facts);
       web.post(edition + "/docket", form);
       desk.page.navigate(edition + "/bench");
     } catch (IOException e) {

@@ -134,6 +134,33 @@ public class PlacedFilesTest {
   }
 
   @Test
+  public void aMotifOfOnePixelAndOneOf30000AreTakenAndTheSmallOneIsFoundTooCoarse()
+      throws IOException {
+    Desk desk = composed("Extremes");
+    desk.does(() -> desk.page.locator("#g-pattern").selectOption("on"));
+    desk.page.locator("#leaf-tiling summary").click();
+    FilePayload dot = plain("dot.png", 1, 1);
+    FilePayload strip = plain("long.png", 30_000, 4);
+    desk.does(() -> desk.page.locator("#motif-file").setInputFiles(dot));
+    assertThat(desk.page.locator("#notes")).containsText(Pattern.compile("\\d+(\\.\\d+)? ppi"));
+    desk.does(() -> desk.page.locator("#motif-file").setInputFiles(strip));
+    assertThat(desk.page.locator("#notes")).not().containsText("ppi");
+    byte[] file =
+        desk.page.context().request().get("/editions/" + desk.id() + "/press-file").body();
+    try (PDDocument press = Loader.loadPDF(file)) {
+      assertThat(press.getNumberOfPages()).isEqualTo(1);
+    }
+  }
+
+  private static FilePayload plain(String name, int width, int height) throws IOException {
+    java.awt.image.BufferedImage image =
+        new java.awt.image.BufferedImage(width, height, java.awt.image.BufferedImage.TYPE_INT_RGB);
+    java.io.ByteArrayOutputStream png = new java.io.ByteArrayOutputStream();
+    javax.imageio.ImageIO.write(image, "png", png);
+    return file(name, "image/png", png.toByteArray());
+  }
+
+  @Test
   public void aPageOfAPdfIsPlacedAsItIsAndTellsItsSizeAndFonts() throws IOException {
     Desk desk = composed("Elsewhere");
     bring(desk, file("made elsewhere.pdf", "application/pdf", pdf()));

@@ -257,6 +257,95 @@ public class TogetherTest {
     assertThat(desk.page.locator("#lay .template")).hasCount(0);
   }
 
+  @Test
+  public void theWheelZoomsToThePointerAndTheMiddleButtonPans() {
+    Desk desk = composed("Near");
+    // the place of the sheet that a point of the screen shows, mm
+    String under =
+        "([x, y]) => { const p = new DOMPoint(x, y).matrixTransform(document.getElementById('sheet').getScreenCTM().inverse()); return p.x + ' ' + p.y; }";
+    var point = java.util.List.of(520, 400);
+    String before = (String) desk.page.evaluate(under, point);
+    double width = on(desk, "#sheet").width;
+    desk.page.mouse().move(520, 400);
+    desk.page.keyboard().down("Control");
+    desk.page.mouse().wheel(0, -400);
+    desk.page.waitForFunction(
+        "w => document.getElementById('sheet').clientWidth > 2 * w", width * 0.9);
+    desk.page.keyboard().up("Control");
+    String[] now = ((String) desk.page.evaluate(under, point)).split(" ");
+    // within a pixel of the screen, about a third of a millimetre
+    assertThat(Double.parseDouble(now[0]))
+        .isCloseTo(Double.parseDouble(before.split(" ")[0]), within(0.4));
+    assertThat(Double.parseDouble(now[1]))
+        .isCloseTo(Double.parseDouble(before.split(" ")[1]), within(0.4));
+    BoundingBox sheet = on(desk, "#sheet");
+    desk.page
+        .mouse()
+        .down(
+            new com.microsoft.playwright.Mouse.DownOptions()
+                .setButton(com.microsoft.playwright.options.MouseButton.MIDDLE));
+    desk.page.mouse().move(490, 380);
+    desk.page
+        .mouse()
+        .up(
+            new com.microsoft.playwright.Mouse.UpOptions()
+                .setButton(com.microsoft.playwright.options.MouseButton.MIDDLE));
+    assertThat(on(desk, "#sheet").x).isCloseTo(sheet.x - 30, within(1.0));
+    assertThat(on(desk, "#sheet").y).isCloseTo(sheet.y - 20, within(1.0));
+  }
+
+  @Test
+  public void whatIsDraggedStaysBehindWhatIsInFrontOfItAndEscapeLeavesItWhereItLay()
+      throws IOException {
+    Desk desk = Desk.atBench("Behind", "");
+    String[] ids = new String[2];
+    String[] colours = {"#ff0000", "#0000ff"};
+    for (int i = 0; i < 2; i++) {
+      add(desk, "shape:rectangle");
+      place(desk, 0.5 + 2.5 * i + "", "2.1", "1.9", "1.8");
+      int n = i;
+      desk.does(
+          () -> {
+            desk.page.locator("#b-colour").fill(colours[n]);
+            desk.page.keyboard().press("Enter");
+          });
+      ids[i] = chosen(desk);
+    }
+    BoundingBox red = on(desk, ".hold[data-piece='" + ids[0] + "']");
+    BoundingBox blue = on(desk, ".hold[data-piece='" + ids[1] + "']");
+    double x = red.x + red.width / 2;
+    double y = red.y + red.height / 2;
+    double by = (blue.x - red.x) * 0.6;
+    desk.page.keyboard().down("Alt");
+    drag(desk, x, y, x + by, y);
+    assertThat(desk.page.locator(".lifted").first()).isAttached();
+    int overlap = (int) (blue.x + 12);
+    int uncovered = (int) (blue.x - 12);
+    int left = (int) (red.x + 12);
+    int row = (int) (y + red.height / 4);
+    desk.page.waitForFunction(
+        "() => [...document.querySelectorAll('.lifted')].some(s => s.style.transform)");
+    assertThat(seen(desk, overlap, row)).as("the front piece covers it").isEqualTo(0x0000ff);
+    assertThat(seen(desk, uncovered, row)).as("it goes along").isEqualTo(0xff0000);
+    assertThat(seen(desk, left, row)).as("it has left").isNotEqualTo(0xff0000);
+    desk.page.keyboard().up("Alt");
+    desk.page.keyboard().press("Escape");
+    desk.page.mouse().up();
+    assertThat(desk.page.locator(".lifted")).hasCount(0);
+    assertThat(seen(desk, left, row)).isEqualTo(0xff0000);
+    assertThat(
+            desk.page.locator(
+                "#artwork > [data-piece='" + ids[0] + "'] ~ [data-piece='" + ids[1] + "']"))
+        .hasCount(1);
+  }
+
+  /** The colour on the screen. */
+  private static int seen(Desk desk, int x, int y) throws IOException {
+    return javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(desk.page.screenshot()))
+            .getRGB(x, y)
+        & 0xffffff;
+  }
+
   private static FilePayload template(double widthInches, double heightInches) {
     try (PDDocument d = new PDDocument()) {
       d.addPage(

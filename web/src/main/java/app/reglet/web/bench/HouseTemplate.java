@@ -55,7 +55,7 @@ class HouseTemplate {
     double width = size.width().toMm();
     double height = size.height().toMm();
     Length tolerance = wrap.house().files().tolerance();
-    String measures = "The template measures " + size.print(unit);
+    String measures = "The template measures " + size.brief(unit);
     if (size.isWithin(tolerance, wrap.sheet())) {
       return new Laid(
           src,
@@ -93,7 +93,7 @@ class HouseTemplate {
   }
 
   private static String off(Length by, String more, String less, Unit unit) {
-    return by.isZero()
+    return by.in(unit, unit.decimals()).signum() == 0
         ? "no " + more
         : by.abs().brief(unit) + " " + (by.isPositive() ? more : less);
   }

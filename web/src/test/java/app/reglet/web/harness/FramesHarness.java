@@ -46,8 +46,8 @@ final class FramesHarness {
     page.evaluate(WATCH);
     h.choose("words-7");
     h.gesture("one piece moved", ".hold[data-piece=words-7] .box", 0.3);
-    h.gesture("one piece sized", ".hold[data-piece=words-7] .grip.se", 0.5);
-    h.gesture("one piece turned", ".hold[data-piece=words-7] .grip.turn", 0.5);
+    h.gesture("one piece sized", ".grasp .grip.se", 0.5);
+    h.gesture("one piece turned", ".grasp .grip.turn", 0.5);
     List<String> ids = new ArrayList<>();
     for (int i = 7; ids.size() < SEVERAL; i++) {
       if ((boolean)
