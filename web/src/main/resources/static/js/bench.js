@@ -5,6 +5,7 @@ import "./bench/drag.js";
 import "./bench/keys.js";
 import "./bench/clipboard.js";
 import "./bench/block.js";
+import "./bench/faces.js";
 import { view } from "./bench/view.js";
 
 function show() {

@@ -2,6 +2,7 @@
 import { board, chosen, hand, piece, toggled, looking } from "./model.js";
 import { choose, edit, post } from "./answers.js";
 import { hold } from "./overlay.js";
+import { marked } from "./faces.js";
 import { takeOff } from "./keys.js";
 
 const timers = new Map();
@@ -131,6 +132,11 @@ document.addEventListener("click", async (e) => {
   if (["align", "spread"].includes(kind)) fields.against = document.getElementById("against").value;
   if (kind === "copy" && fields.to && document.getElementById("copy-mirrored").checked) fields.mirrored = "on";
   const { textContent: label, title } = button;
+  if (fields.face) {
+    await edit(kind, { ...fields, stay: "yes" }); // the leaf stays: the next face can be tried
+    marked(fields.face);
+    return;
+  }
   await edit(kind, fields);
   const again = [...document.querySelectorAll("#title-block button")].find((b) => b.textContent === label && b.title === title);
   (again ?? hold(chosen()) ?? document.getElementById("add-what"))?.focus({ preventScroll: true });

@@ -33,6 +33,7 @@ public final class Typeface {
 
   private final String id;
   private final String name;
+  private final String style;
   private final String resource;
   private final Map<Integer, Rectangle2D> inks = new ConcurrentHashMap<>();
   private final Map<Integer, double[]> hulls = new ConcurrentHashMap<>();
@@ -42,9 +43,10 @@ public final class Typeface {
   private record Loaded(
       byte[] file, Font kerned, Font spaced, double ascent, double descent, double capHeight) {}
 
-  Typeface(String id, String name, String resource) {
+  Typeface(String id, String name, String style, String resource) {
     this.id = id;
     this.name = name;
+    this.style = style;
     this.resource = resource;
   }
 
@@ -113,6 +115,11 @@ public final class Typeface {
   /** The name people read, {@code Spectral Bold}. */
   public String name() {
     return name;
+  }
+
+  /** Its style within its family: {@code Regular}, {@code Bold Italic}. */
+  public String style() {
+    return style;
   }
 
   /** The TrueType file. */

@@ -1,72 +1,97 @@
 package app.reglet.press.type;
 
 import app.reglet.core.Refusal;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 
-/** The typefaces that ship with Reglet, all under the SIL Open Font License; see NOTICE. */
+/**
+ * The typefaces that ship with Reglet, all under the SIL Open Font License; see NOTICE. Which there
+ * are is written in {@code fonts/families.txt}.
+ */
 public final class Typefaces {
-  private static final String[][] SHIPPED = {
-    {"alegreya", "Alegreya", "alegreya/Alegreya_400Regular"},
-    {"alegreya-italic", "Alegreya Italic", "alegreya/Alegreya_400Regular_Italic"},
-    {"alegreya-bold", "Alegreya Bold", "alegreya/Alegreya_700Bold"},
-    {"cinzel", "Cinzel", "cinzel/Cinzel_400Regular"},
-    {"cinzel-bold", "Cinzel Bold", "cinzel/Cinzel_700Bold"},
-    {"cormorant-garamond", "Cormorant Garamond", "cormorant-garamond/CormorantGaramond_500Medium"},
-    {
-      "cormorant-garamond-italic",
-      "Cormorant Garamond Italic",
-      "cormorant-garamond/CormorantGaramond_500Medium_Italic"
-    },
-    {
-      "cormorant-garamond-semibold",
-      "Cormorant Garamond Semibold",
-      "cormorant-garamond/CormorantGaramond_600SemiBold"
-    },
-    {
-      "cormorant-garamond-bold",
-      "Cormorant Garamond Bold",
-      "cormorant-garamond/CormorantGaramond_700Bold"
-    },
-    {"eb-garamond", "EB Garamond", "eb-garamond/EBGaramond_400Regular"},
-    {"eb-garamond-italic", "EB Garamond Italic", "eb-garamond/EBGaramond_400Regular_Italic"},
-    {"eb-garamond-bold", "EB Garamond Bold", "eb-garamond/EBGaramond_700Bold"},
-    {"josefin-sans", "Josefin Sans", "josefin-sans/JosefinSans_400Regular"},
-    {"josefin-sans-semibold", "Josefin Sans Semibold", "josefin-sans/JosefinSans_600SemiBold"},
-    {"libre-baskerville", "Libre Baskerville", "libre-baskerville/LibreBaskerville_400Regular"},
-    {
-      "libre-baskerville-italic",
-      "Libre Baskerville Italic",
-      "libre-baskerville/LibreBaskerville_400Regular_Italic"
-    },
-    {
-      "libre-baskerville-bold",
-      "Libre Baskerville Bold",
-      "libre-baskerville/LibreBaskerville_700Bold"
-    },
-    {"oswald", "Oswald", "oswald/Oswald_400Regular"},
-    {"oswald-semibold", "Oswald Semibold", "oswald/Oswald_600SemiBold"},
-    {"playfair-display", "Playfair Display", "playfair-display/PlayfairDisplay_400Regular"},
-    {"playfair-display-bold", "Playfair Display Bold", "playfair-display/PlayfairDisplay_700Bold"},
-    {"spectral", "Spectral", "spectral/Spectral_400Regular"},
-    {"spectral-italic", "Spectral Italic", "spectral/Spectral_400Regular_Italic"},
-    {"spectral-bold", "Spectral Bold", "spectral/Spectral_700Bold"},
-    {"work-sans", "Work Sans", "work-sans/WorkSans_400Regular"},
-    {"work-sans-semibold", "Work Sans Semibold", "work-sans/WorkSans_600SemiBold"},
-  };
+  private static final String LIST = "/fonts/families.txt";
+  private static final Typefaces SHIPPED = read();
 
+  private final List<Family> families;
   private final Map<String, Typeface> byId = new LinkedHashMap<>();
+  private final Map<String, Family> familyOf = new LinkedHashMap<>();
 
-  private Typefaces() {
-    for (String[] row : SHIPPED) {
-      byId.put(row[0], new Typeface(row[0], row[1], "/fonts/" + row[2] + ".ttf"));
+  private Typefaces(List<Family> families) {
+    this.families = List.copyOf(families);
+    for (Family family : families) {
+      for (Typeface face : family.faces()) {
+        byId.put(face.id(), face);
+        familyOf.put(face.id(), family);
+      }
     }
+  }
+
+  private static Typefaces read() {
+    try (InputStream in = Typefaces.class.getResourceAsStream(LIST);
+        BufferedReader lines =
+            new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+      return new Typefaces(
+          lines
+              .lines()
+              .filter(l -> !l.isBlank() && !l.startsWith("#"))
+              .map(Typefaces::family)
+              .toList());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A line of the list: id, name, classification, genres, faces, families that go with it. */
+  private static Family family(String line) {
+    String[] cells = line.split("\\|");
+    String id = cells[0].strip();
+    String name = cells[1].strip();
+    List<Typeface> faces = new ArrayList<>();
+    for (String face : cells[4].split(";")) {
+      String[] parts = face.strip().split("=");
+      String whole = parts[1].equals("Regular") ? name : name + " " + parts[1];
+      String file = "/fonts/" + id + "/" + parts[2] + ".ttf";
+      faces.add(new Typeface(parts[0], whole, parts[1], file));
+    }
+    return new Family(
+        id,
+        name,
+        Classification.of(cells[2].strip()),
+        words(cells[3]).stream()
+            .map(g -> Genre.valueOf(g.toUpperCase(Locale.ROOT)))
+            .collect(Collectors.toUnmodifiableSet()),
+        List.copyOf(faces),
+        words(cells[5]));
+  }
+
+  private static List<String> words(String cell) {
+    return Arrays.stream(cell.strip().split(" ")).filter(w -> !w.isEmpty()).toList();
   }
 
   /** The shipped faces; each file is read when it is first used. */
   public static Typefaces shipped() {
-    return new Typefaces();
+    return SHIPPED;
+  }
+
+  /** Every family, by classification and name. */
+  public List<Family> families() {
+    return families;
+  }
+
+  /** The family that a face is of. */
+  public Family familyOf(Typeface face) {
+    return familyOf.get(face.id());
   }
 
   public List<Typeface> all() {

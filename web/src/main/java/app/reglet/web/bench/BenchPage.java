@@ -5,6 +5,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
+import app.reglet.core.design.Words;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
@@ -82,7 +83,6 @@ class BenchPage {
     model.addAttribute("base", cover.edition().getRevision());
     model.addAttribute("layouts", StartingLayout.values());
     model.addAttribute("facts", Fact.values());
-    model.addAttribute("typefaces", typefaces.all());
     GroundView ground = GroundView.of(chosen, cover, placed);
     model.addAttribute("ground", ground);
     model.addAttribute("families", MotifView.FAMILIES);
@@ -98,6 +98,11 @@ class BenchPage {
             ? ground.chosen()
             : hand.stream().map(Piece::id).collect(Collectors.joining(",")));
     model.addAttribute("block", TitleBlock.of(piece, cover, placed));
+    model.addAttribute(
+        "faceName",
+        piece != null && piece.content() instanceof Words w
+            ? typefaces.has(w.face()) ? typefaces.get(w.face()).name() : "not here"
+            : "");
     model.addAttribute("stay", false);
     model.addAttribute("exchange", true);
     cover

@@ -1,0 +1,38 @@
+package app.reglet.press.type;
+
+import java.util.Arrays;
+
+/** The classes that families of type are listed by. */
+public enum Classification {
+  SERIF("serif"),
+  DISPLAY_SERIF("display serif"),
+  SLAB("slab"),
+  GROTESQUE("grotesque"),
+  CONDENSED("condensed"),
+  SCRIPT("script"),
+  HANDWRITING("handwriting"),
+  BLACKLETTER("blackletter"),
+  TYPEWRITER("typewriter"),
+  STENCIL("stencil"),
+  /** Letters of dots, to be traced by hand. */
+  DOTTED("dotted"),
+  ORNAMENTAL("ornamental");
+
+  private final String title;
+
+  Classification(String title) {
+    this.title = title;
+  }
+
+  /** As people read it and as the list of families has it. */
+  public String title() {
+    return title;
+  }
+
+  static Classification of(String title) {
+    return Arrays.stream(values())
+        .filter(c -> c.title.equals(title))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no classification " + title));
+  }
+}

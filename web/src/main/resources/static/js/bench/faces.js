@@ -1,0 +1,86 @@
+// The leaf of typefaces: filled when it is opened, found in by typing; it stays while faces are tried.
+import { board, chosen } from "./model.js";
+
+let by = "classification";
+let find = "";
+let wanted = 0;
+
+const leaf = () => document.querySelector("#leaf-face .leaf");
+
+async function fill() {
+  const place = leaf();
+  const mine = ++wanted;
+  const query = new URLSearchParams({ piece: chosen(), side: board().dataset.side, by });
+  const answer = await fetch(`${board().dataset.bench}/faces?${query}`, { headers: { "HX-Request": "true" } });
+  if (mine !== wanted || !place.isConnected) return;
+  if (!answer.ok) {
+    place.textContent = "The typefaces could not be read: close this and open it again.";
+    return;
+  }
+  const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+  place.replaceChildren(...page.body.children);
+  const field = document.getElementById("face-find");
+  field.value = find;
+  sift();
+  field.focus();
+}
+
+/** Shows the families that have every typed word in their name, classification or genres. */
+function sift() {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const seen = new Set();
+  for (const section of leaf().querySelectorAll("section")) {
+    let some = false;
+    for (const row of section.querySelectorAll(".family")) {
+      row.hidden = !words.every((w) => row.dataset.found.includes(w));
+      if (!row.hidden) {
+        some = true;
+        seen.add(row.querySelector(".keep").dataset.family);
+      }
+    }
+    section.hidden = !some;
+  }
+  document.getElementById("face-found").textContent = seen.size === 1 ? "1 family" : `${seen.size} families`;
+}
+
+/** Shows which face the words are in now. */
+export function marked(face) {
+  for (const b of leaf()?.querySelectorAll("[data-face]") ?? []) b.setAttribute("aria-pressed", String(b.dataset.face === face));
+}
+
+document.addEventListener("toggle", (e) => {
+  if (e.target.id === "leaf-face" && e.target.open) fill();
+}, true);
+
+document.addEventListener("input", (e) => {
+  if (e.target.id !== "face-find") return;
+  find = e.target.value;
+  sift();
+});
+
+document.addEventListener("click", (e) => {
+  const way = e.target.closest("[data-faces]")?.dataset.faces;
+  if (way) {
+    by = way;
+    fill();
+    return;
+  }
+  const keep = e.target.closest(".keep");
+  if (!keep) return;
+  const on = keep.getAttribute("aria-pressed") !== "true";
+  fetch("/faces/kept", { method: "POST", body: new URLSearchParams({ family: keep.dataset.family, on }) }).then((answer) => {
+    if (!answer.ok) return;
+    for (const k of leaf().querySelectorAll(`.keep[data-family="${keep.dataset.family}"]`)) k.setAttribute("aria-pressed", String(on));
+  });
+});
+
+// arrows go from one specimen to the next
+document.addEventListener("keydown", (e) => {
+  const here = e.target.closest?.("#leaf-face .face, #face-find");
+  if (!here || !["ArrowDown", "ArrowUp"].includes(e.key)) return;
+  const all = [...leaf().querySelectorAll(".family:not([hidden]) .face")].filter((b) => b.offsetParent);
+  const at = all.indexOf(here) + (e.key === "ArrowDown" ? 1 : -1);
+  if (!all[at]) return;
+  e.preventDefault();
+  all[at].focus();
+});
