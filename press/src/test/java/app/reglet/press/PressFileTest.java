@@ -13,6 +13,7 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.compose.Composer;
+import app.reglet.press.golden.Golden;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
@@ -394,5 +395,25 @@ public class PressFileTest {
         assertThat(art.wrap().panel(PanelKind.SPINE)).isPresent();
       }
     }
+  }
+
+  @Test
+  public void linesThatReadFromTheRightAreCopiedOutAsTheyAreWritten() {
+    Golden scripts =
+        Golden.all().stream().filter(g -> g.name().equals("scripts")).findFirst().orElseThrow();
+    Artwork art = scripts.artwork();
+    // marks of direction that the tool puts round such lines are no text
+    String words =
+        Tool.ok("pdftotext", "-enc", "UTF-8", pdf(art).toString(), "-")
+            .replaceAll("[\\u200e\\u200f\\u202a-\\u202e\\u2066-\\u2069]", "");
+    assertThat(words)
+        .contains(
+            "دفتر الملح",
+            "المكتب على السبخة يبقى كاتبه الأخير والدفتر",
+            "حكاية من السبخة",
+            "Το βιβλίο του αλατιού",
+            "Соляная книга");
+    // the tool sees gaps where raised marks stand: letters and their order count
+    assertThat(words.replaceAll("[\\p{M} ]", "")).contains("دفترالملح", "ספרהמלח");
   }
 }

@@ -25,11 +25,16 @@ public final class Labels {
     AffineTransform place = AffineTransform.getTranslateInstance(label.x(), label.y());
     place.rotate(Math.toRadians(label.angle()));
     place.translate(-back, 0);
-    double[] x = new double[line.x().length];
-    for (int i = 0; i < x.length; i++) {
-      x[i] = line.x()[i] * size;
-    }
     return new Mark.Glyphs(
-        face, size, line.glyphs(), x, line.chars(), place, Fill.of(INK), null, label.text());
+        face,
+        size,
+        line.glyphs(),
+        line.x(size),
+        line.y(size),
+        line.chars(),
+        place,
+        Fill.of(INK),
+        null,
+        label.text());
   }
 }

@@ -37,6 +37,7 @@ public sealed interface Mark {
    * @param size type size in mm
    * @param glyphs the font file's glyph ids
    * @param x where each glyph starts along the baseline, mm
+   * @param y how far each glyph stands below the baseline, mm
    * @param chars index in the text of the first character each glyph stands for
    * @param place from the run's own coordinates (x along the baseline, y down) to the sheet
    * @param fill of the letters, in sheet coordinates
@@ -48,6 +49,7 @@ public sealed interface Mark {
       double size,
       int[] glyphs,
       double[] x,
+      double[] y,
       int[] chars,
       AffineTransform place,
       Fill fill,

@@ -90,6 +90,7 @@ record Barcodes(List<Mark> marks, Rect symbol, double magnification) {
         size,
         line.glyphs(),
         x,
+        line.y(size),
         line.chars(),
         AffineTransform.getTranslateInstance(left, top + text.baseline()),
         Fill.BLACK_INK,

@@ -53,13 +53,18 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
       AffineTransform place = new AffineTransform(direction);
       place.translate(placed.x(), placed.baseline());
       ShapedLine line = placed.line();
-      double[] x = new double[line.x().length];
-      for (int i = 0; i < x.length; i++) {
-        x[i] = line.x()[i] * set.size();
-      }
       marks.add(
           new Mark.Glyphs(
-              face, set.size(), line.glyphs(), x, line.chars(), place, fill, outline, line.text()));
+              face,
+              set.size(),
+              line.glyphs(),
+              line.x(set.size()),
+              line.y(set.size()),
+              line.chars(),
+              place,
+              fill,
+              outline,
+              line.text()));
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(place);
       line(hull(line, face), set.size(), there, ink);
@@ -73,7 +78,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
     for (int i = 0; i < line.glyphs().length; i++) {
       double[] glyph = face.hull(line.glyphs()[i]);
       for (int p = 0; p < glyph.length; p += 2) {
-        points.add(new double[] {glyph[p] + line.x()[i], glyph[p + 1]});
+        points.add(new double[] {glyph[p] + line.x()[i], glyph[p + 1] + line.y()[i]});
       }
     }
     return Hull.of(points);

@@ -46,32 +46,40 @@ final class PdfText {
   }
 
   private void show(Mark.Glyphs g, PDType0Font font) throws IOException {
+    String[] said = Clusters.said(g, i -> font.getWidthFromFont(g.glyphs()[i]));
     COSArray show = new COSArray();
     double pen = 0;
-    int n = g.glyphs().length;
-    for (int i = 0; i < n; i++) {
+    double rise = 0;
+    for (int i = 0; i < said.length; i++) {
       int glyph = g.glyphs()[i];
-      int next = i + 1 < n ? g.chars()[i + 1] : g.text().length();
-      boolean ligature = next - g.chars()[i] > 1;
       fonts.use(g.face(), glyph);
+      double up = -g.y()[i] / g.size();
+      if (Math.abs(up - rise) > 0.00001) {
+        show = shown(show);
+        out.op("Ts", Operators.number(up));
+        rise = up;
+      }
       double at = g.x()[i] / g.size() * 1000;
       double back = pen - at; // TJ moves the pen back by thousandths of the size
       if (Math.abs(back) > 0.005) {
         show.add(Operators.number(back));
         pen = at;
       }
-      if (ligature) {
+      if (said[i] != null) {
         show = shown(show);
-        says(g.text().substring(g.chars()[i], next));
+        says(said[i]);
       }
       show.add(new COSString(font.encodeGlyphId(glyph), true));
       pen += font.getWidthFromFont(glyph);
-      if (ligature) {
+      if (said[i] != null) {
         show = shown(show);
         out.op("EMC");
       }
     }
     shown(show);
+    if (rise != 0) {
+      out.op("Ts", Operators.number(0));
+    }
   }
 
   /**

@@ -32,6 +32,7 @@ public final class SpecimenSvg {
             1,
             shaped.glyphs(),
             shaped.x(),
+            shaped.y(),
             shaped.chars(),
             new AffineTransform(),
             null,

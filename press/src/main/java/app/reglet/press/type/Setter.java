@@ -3,6 +3,7 @@ package app.reglet.press.type;
 import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Words;
 import java.awt.geom.Rectangle2D;
+import java.text.Bidi;
 import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -23,8 +24,8 @@ public final class Setter {
   private final Typeface face;
   private final Words words;
   private final double tracking;
-  private final List<List<Segment>> paragraphs = new ArrayList<>();
-  private final Map<String, ShapedLine> shaped = new HashMap<>();
+  private final List<Paragraph> paragraphs = new ArrayList<>();
+  private final Map<Line, ShapedLine> shaped = new HashMap<>();
 
   /** How far ink may stand out left of a line's start and right of its end, in ems: italics do. */
   private double outLeft;
@@ -34,12 +35,18 @@ public final class Setter {
   /** A stretch of text between two places where a line may break; the width excludes end spaces. */
   private record Segment(String text, double solid, double full) {}
 
+  /** A paragraph and whether it reads from right to left. */
+  private record Paragraph(boolean leftwards, List<Segment> segments) {}
+
+  /** A line and whether its paragraph reads from right to left. */
+  private record Line(String text, boolean leftwards) {}
+
   private Setter(Words words, String text, Typeface face) {
     this.face = face;
     this.words = words;
     this.tracking = words.tracking() / 1000.0;
     for (String paragraph : text.strip().split("\\R", -1)) {
-      paragraphs.add(segments(paragraph.strip().replace('\t', ' ')));
+      paragraphs.add(paragraph(paragraph.strip().replace('\t', ' ')));
     }
   }
 
@@ -64,23 +71,26 @@ public final class Setter {
     return height / (face.ascent() + face.descent());
   }
 
-  private List<Segment> segments(String paragraph) {
+  /** A paragraph reads as its first letter with a direction does (UAX #9, rules P2 and P3). */
+  private Paragraph paragraph(String paragraph) {
+    boolean leftwards =
+        !new Bidi(paragraph, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
     List<Segment> segments = new ArrayList<>();
     BreakIterator breaks = BreakIterator.getLineInstance(Locale.ENGLISH);
     breaks.setText(paragraph);
     int from = breaks.first();
     for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
       String text = paragraph.substring(from, to);
-      ShapedLine solid = line(text.stripTrailing());
+      ShapedLine solid = line(new Line(text.stripTrailing(), leftwards));
       outLeft = Math.max(outLeft, -solid.ink().getMinX());
       outRight = Math.max(outRight, solid.ink().getMaxX() - solid.advance());
-      segments.add(new Segment(text, solid.advance(), line(text).advance()));
+      segments.add(new Segment(text, solid.advance(), line(new Line(text, leftwards)).advance()));
     }
-    return segments;
+    return new Paragraph(leftwards, segments);
   }
 
-  private ShapedLine line(String text) {
-    return shaped.computeIfAbsent(text, t -> face.shape(t, tracking));
+  private ShapedLine line(Line line) {
+    return shaped.computeIfAbsent(line, l -> face.shape(l.text(), tracking, l.leftwards()));
   }
 
   private SetWords fitted(double width, double height) {
@@ -109,7 +119,7 @@ public final class Setter {
     return fits(broken(size, width), size, width, height);
   }
 
-  private boolean fits(List<String> lines, double size, double width, double height) {
+  private boolean fits(List<Line> lines, double size, double width, double height) {
     return blockHeight(lines.size(), size) <= height + HAIR
         && inkHeight(lines) * size <= height + HAIR
         && (widest(lines) + outLeft + outRight) * size <= width + HAIR
@@ -117,7 +127,7 @@ public final class Setter {
   }
 
   /** From the highest ink of any line to the lowest of any, in ems. */
-  private double inkHeight(List<String> lines) {
+  private double inkHeight(List<Line> lines) {
     double top = Double.POSITIVE_INFINITY;
     double bottom = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < lines.size(); i++) {
@@ -130,7 +140,7 @@ public final class Setter {
     return Math.max(0, bottom - top);
   }
 
-  private double widest(List<String> lines) {
+  private double widest(List<Line> lines) {
     return lines.stream().mapToDouble(l -> line(l).advance()).max().orElse(0);
   }
 
@@ -140,28 +150,28 @@ public final class Setter {
     return size * (ascent + (lines - 1) * words.leading() + descent);
   }
 
-  private List<String> broken(double size, double width) {
+  private List<Line> broken(double size, double width) {
     double room = width / size - outLeft - outRight;
-    List<String> lines = new ArrayList<>();
-    for (List<Segment> paragraph : paragraphs) {
+    List<Line> lines = new ArrayList<>();
+    for (Paragraph paragraph : paragraphs) {
       StringBuilder current = new StringBuilder();
       double used = 0;
-      for (Segment s : paragraph) {
+      for (Segment s : paragraph.segments()) {
         if (!current.isEmpty() && used + s.solid() > room + HAIR) {
-          lines.add(current.toString().stripTrailing());
+          lines.add(new Line(current.toString().stripTrailing(), paragraph.leftwards()));
           current.setLength(0);
           used = 0;
         }
         current.append(s.text());
         used += s.full() + tracking;
       }
-      lines.add(current.toString().stripTrailing());
+      lines.add(new Line(current.toString().stripTrailing(), paragraph.leftwards()));
     }
     return lines;
   }
 
   private SetWords place(double size, double width, double height) {
-    List<String> lines = broken(size, width);
+    List<Line> lines = broken(size, width);
     double block = blockHeight(lines.size(), size);
     double top =
         switch (words.vertical()) {
@@ -172,8 +182,8 @@ public final class Setter {
     double baseline = top + size * (words.capitals() ? face.capHeight() : face.ascent());
     baseline += inside(inkFrom(lines, baseline, size), inkHeight(lines) * size, height);
     List<SetWords.PlacedLine> placed = new ArrayList<>();
-    for (String text : lines) {
-      ShapedLine line = line(text);
+    for (Line each : lines) {
+      ShapedLine line = line(each);
       double advance = line.advance() * size;
       double x =
           switch (words.align()) {
@@ -182,7 +192,7 @@ public final class Setter {
             case RIGHT -> width - advance - outRight * size;
           };
       x += inside(x + line.ink().getMinX() * size, line.ink().getWidth() * size, width);
-      if (!text.isEmpty()) {
+      if (!each.text().isEmpty()) {
         placed.add(new SetWords.PlacedLine(line, x, baseline));
       }
       baseline += size * words.leading();
@@ -191,7 +201,7 @@ public final class Setter {
   }
 
   /** Where the highest ink of lines begins, the first of which stands on this baseline. */
-  private double inkFrom(List<String> lines, double baseline, double size) {
+  private double inkFrom(List<Line> lines, double baseline, double size) {
     double top = Double.POSITIVE_INFINITY;
     for (int i = 0; i < lines.size(); i++) {
       Rectangle2D ink = line(lines.get(i)).ink();

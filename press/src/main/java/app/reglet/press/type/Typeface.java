@@ -21,7 +21,7 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Typeface {
   /** AWT lays text out at this size, where no hinting or rounding is left to see. */
-  private static final float EM = 1000f;
+  static final float EM = 1000f;
 
   /** Letters with ascenders, and the ligatures that may stand higher than their letters do. */
   private static final String ASCENDING = "b d f h k l Th ff fi fl ffi fb fh fj fk";
@@ -29,7 +29,7 @@ public final class Typeface {
   /** Curves are followed to so many ems: to a hundredth of a mm in letters 100 mm high. */
   private static final double FLATNESS = 0.0001;
 
-  private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
+  static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
 
   private final String id;
   private final String name;
@@ -143,38 +143,28 @@ public final class Typeface {
   }
 
   /**
-   * Shapes one line.
+   * Shapes one line that reads from left to right, as far as its letters do.
    *
    * @param text without line breaks
-   * @param tracking space added after each glyph, in ems; ligatures are not made when it isn't zero
+   * @param tracking as {@link #shape(String, double, boolean)} has it
    */
   public ShapedLine shape(String text, double tracking) {
-    Font font = tracking == 0 ? loaded().kerned() : loaded().spaced();
-    char[] chars = text.toCharArray();
-    GlyphVector v =
-        font.layoutGlyphVector(EXACT, chars, 0, chars.length, Font.LAYOUT_LEFT_TO_RIGHT);
-    int n = v.getNumGlyphs();
-    float[] places = v.getGlyphPositions(0, n + 1, null);
-    int[] ids = new int[n];
-    double[] x = new double[n];
-    int[] from = v.getGlyphCharIndices(0, n, null);
-    for (int i = 0; i < n; i++) {
-      ids[i] = v.getGlyphCode(i);
-      x[i] = places[2 * i] / EM + i * tracking;
-    }
-    double advance = n == 0 ? 0 : places[2 * n] / EM + (n - 1) * tracking;
-    Rectangle2D ink = null;
-    for (int i = 0; i < n; i++) {
-      Rectangle2D glyph = inkOf(ids[i]);
-      if (!glyph.isEmpty()) {
-        Rectangle2D placed =
-            new Rectangle2D.Double(
-                glyph.getX() + x[i], glyph.getY(), glyph.getWidth(), glyph.getHeight());
-        ink = ink == null ? placed : ink.createUnion(placed);
-      }
-    }
-    return new ShapedLine(
-        text, ids, x, from, advance, ink == null ? new Rectangle2D.Double() : ink);
+    return shape(text, tracking, false);
+  }
+
+  /**
+   * Shapes one line. Stretches that read one way each are put in the order in which they are seen
+   * (Unicode Standard Annex #9, rules L1 to L4).
+   *
+   * @param text without line breaks
+   * @param tracking space added after each glyph, in ems; ligatures are not made when it isn't
+   *     zero, and letters that join their neighbours (Arabic) stay joined
+   * @param rightToLeft whether its paragraph reads from right to left
+   */
+  public ShapedLine shape(String text, double tracking, boolean rightToLeft) {
+    Shaping shaping = new Shaping(loaded().kerned(), loaded().spaced(), tracking);
+    shaping.add(text, rightToLeft);
+    return shaping.line(text, this::inkOf);
   }
 
   private Rectangle2D inkOf(int glyph) {

@@ -53,6 +53,7 @@ public record Golden(String name, Wrap wrap) {
         of("flapped", "osier-row", Binding.FLAPPED, "A5", 288),
         new Golden(
             "right-to-left", wrap("osier-row", Binding.PERFECT_BOUND, "A5", 288, PageTurn.RTL)),
+        new Golden("scripts", wrap("osier-row", Binding.PERFECT_BOUND, "A5", 288, PageTurn.RTL)),
         of("ebook", "lantern-shelf", Binding.EBOOK, "1000 x 1600 px", 1));
   }
 
