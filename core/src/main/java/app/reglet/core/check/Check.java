@@ -19,6 +19,7 @@ public interface Check {
         new WordsInsideSafe(),
         new WordsFitBox(),
         new WordsHaveGlyphs(),
+        new FamiliesFew(),
         new BarcodeAreaClear(),
         new BarcodePresent(),
         new BarcodeReadable(),

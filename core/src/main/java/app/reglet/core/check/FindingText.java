@@ -198,6 +198,17 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String familiesMany(Found.FamiliesMany f) {
+    return "Words stand in "
+        + f.families().size()
+        + " families of type: "
+        + String.join(", ", f.families())
+        + ". A cover holds together with "
+        + f.most()
+        + " at most.";
+  }
+
+  @Override
   public String pictureSoft(Found.PictureSoft f) {
     return quoted(f.name())
         + " has "

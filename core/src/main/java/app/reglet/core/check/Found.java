@@ -25,6 +25,7 @@ public sealed interface Found
         Found.WordsOutsideSafe,
         Found.WordsOffCover,
         Found.FontsMissing,
+        Found.FamiliesMany,
         Found.OnGlue {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
@@ -77,6 +78,8 @@ public sealed interface Found
     R wordsOffCover(WordsOffCover found);
 
     R fontsMissing(FontsMissing found);
+
+    R familiesMany(FamiliesMany found);
 
     R onGlue(OnGlue found);
   }
@@ -245,6 +248,19 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.fontsMissing(this);
+    }
+  }
+
+  /** Words of a cover stand in many families of type. */
+  record FamiliesMany(List<String> families, int most) implements Found {
+    @Override
+    public String code() {
+      return "families-many";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.familiesMany(this);
     }
   }
 

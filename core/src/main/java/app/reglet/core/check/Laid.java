@@ -4,6 +4,7 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
 import java.util.List;
+import java.util.Optional;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -30,7 +31,8 @@ public sealed interface Laid {
    * @param size the type size they came out at
    * @param overflowing whether they need more room than the box
    * @param missing characters the typeface has no glyph for
-   * @param face the typeface's name
+   * @param face the typeface
+   * @param instead a typeface that has every character, where this one lacks some
    * @param largest the largest size at which they would fit the width of the spine's safe band,
    *     zero unless they run along the spine
    */
@@ -42,7 +44,8 @@ public sealed interface Laid {
       Length size,
       boolean overflowing,
       String missing,
-      String face,
+      Face face,
+      Optional<Face> instead,
       Length largest)
       implements Laid {
     /** The smallest upright box round the ink; there must be some. */
@@ -50,6 +53,15 @@ public sealed interface Laid {
       return ink.bounds();
     }
   }
+
+  /**
+   * A typeface as people know it.
+   *
+   * @param id in documents, {@code spectral-bold}
+   * @param name {@code Spectral Bold}
+   * @param family {@code Spectral}
+   */
+  record Face(String id, String name, String family) {}
 
   /** An area of colour. */
   record Area(String piece, String name, Outline outline) implements Laid {}

@@ -54,6 +54,8 @@ public sealed interface Remedy {
       R placeBarcode(PlaceBarcode remedy);
 
       R whitePanel(WhitePanel remedy);
+
+      R setIn(SetIn remedy);
     }
   }
 
@@ -255,6 +257,24 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.placeBarcode(this);
+    }
+  }
+
+  /** Set words in a typeface that has all their characters. */
+  record SetIn(String piece, Laid.Face face) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Set it in " + face.name();
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.setIn(this);
     }
   }
 }

@@ -13,10 +13,12 @@ public final class WordsHaveGlyphs implements Check {
         .map(
             w ->
                 Finding.ofPiece(
-                    new Found.GlyphMissing(w.name(), w.missing(), w.face()),
+                    new Found.GlyphMissing(w.name(), w.missing(), w.face().name()),
                     Finding.Severity.MEND,
                     w,
-                    w.extent()))
+                    w.extent(),
+                    w.instead().map(f -> new Remedy.SetIn(w.piece(), f)).stream()
+                        .toArray(Remedy[]::new)))
         .toList();
   }
 }

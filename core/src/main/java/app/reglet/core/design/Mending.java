@@ -76,6 +76,12 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
                 : p);
   }
 
+  @Override
+  public Design setIn(Remedy.SetIn r) {
+    return design.changed(
+        r.piece(), p -> p.content() instanceof Words w ? p.withContent(w.in(r.face().id())) : p);
+  }
+
   /** What is in a group goes with its group, which alone hangs on the wrap. */
   private Design loose(String piece, UnaryOperator<Piece> how) {
     return design.changed(design.side(design.sideOf(piece)).looseOf(piece), how);

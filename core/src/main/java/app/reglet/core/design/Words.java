@@ -100,6 +100,13 @@ public record Words(
         tracking, direction);
   }
 
+  /** The same words in another typeface. */
+  public Words in(String otherFace) {
+    return new Words(
+        fact, text, otherFace, size, fit, paint, outline, align, vertical, leading, capitals,
+        tracking, direction);
+  }
+
   public Words aligned(Align along, VerticalAlign down) {
     return new Words(
         fact, text, face, size, fit, paint, outline, along, down, leading, capitals, tracking,

@@ -17,6 +17,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -48,6 +49,8 @@ public class ChecksTest {
     return new Box(Length.in(x), Length.in(y), Length.in(w), Length.in(h));
   }
 
+  private static final Laid.Face SPECTRAL = new Laid.Face("spectral", "Spectral", "Spectral");
+
   private static Laid.Words words(Box ink, String pt) {
     return new Laid.Words(
         "w",
@@ -57,7 +60,8 @@ public class ChecksTest {
         Length.pt(pt),
         false,
         "",
-        "Spectral",
+        SPECTRAL,
+        Optional.empty(),
         Length.pt("20"));
   }
 
@@ -264,7 +268,16 @@ public class ChecksTest {
     assertThat(beside.bounds().overlaps(area)).isTrue();
     Laid.Words words =
         new Laid.Words(
-            "w", "Title", beside, beside, Length.pt("20"), false, "", "Spectral", Length.ZERO);
+            "w",
+            "Title",
+            beside,
+            beside,
+            Length.pt("20"),
+            false,
+            "",
+            SPECTRAL,
+            Optional.empty(),
+            Length.ZERO);
     assertThat(codes(w, with(w, words))).isEmpty();
     Outline into =
         polygon(
@@ -273,7 +286,16 @@ public class ChecksTest {
             String.format("%.4f", x - 1), String.format("%.4f", y + 0.9));
     Laid.Words over =
         new Laid.Words(
-            "w", "Title", into, into, Length.pt("20"), false, "", "Spectral", Length.ZERO);
+            "w",
+            "Title",
+            into,
+            into,
+            Length.pt("20"),
+            false,
+            "",
+            SPECTRAL,
+            Optional.empty(),
+            Length.ZERO);
     assertThat(codes(w, with(w, over))).containsExactly("barcode-area-covered");
   }
 
@@ -285,5 +307,49 @@ public class ChecksTest {
             .get(0);
     assertThat(f.remedies())
         .containsExactly(new Remedy.ClearOfBarcode("w"), new Remedy.TakeOff("w", "Title"));
+  }
+
+  private static Laid.Words in(Laid.Words w, Laid.Face face, String missing, Laid.Face instead) {
+    return new Laid.Words(
+        w.piece(),
+        w.name(),
+        w.outline(),
+        w.ink(),
+        w.size(),
+        false,
+        missing,
+        face,
+        Optional.ofNullable(instead),
+        w.largest());
+  }
+
+  @Test
+  public void wordsThatLackLettersAreOfferedAFaceThatHasThem() {
+    Wrap w = wrap("6 x 9", 320);
+    Laid.Words title = words(in("8", "2", "2", "0.5"), "30");
+    Laid.Face vollkorn = new Laid.Face("vollkorn", "Vollkorn", "Vollkorn");
+    Finding f =
+        Check.run(new Subject(w, BOOK, List.of(with(w, in(title, SPECTRAL, "ж", vollkorn)))))
+            .get(0);
+    assertThat(f.code()).isEqualTo("glyph-missing");
+    assertThat(f.remedies()).containsExactly(new Remedy.SetIn("w", vollkorn));
+    assertThat(f.remedies().get(0).label(Unit.MM)).isEqualTo("Set it in Vollkorn");
+  }
+
+  @Test
+  public void aFourthFamilyOfTypeIsTold() {
+    Wrap w = wrap("6 x 9", 320);
+    Laid.Words title = words(in("8", "2", "2", "0.5"), "30");
+    List<Laid> laid = new ArrayList<>(List.of(with(w)));
+    for (String family : List.of("Spectral", "Karla", "Rye")) {
+      laid.add(in(title, new Laid.Face("f", family + " Bold", family), "", null));
+    }
+    assertThat(Check.run(new Subject(w, BOOK, laid))).isEmpty();
+    laid.add(in(title, new Laid.Face("f", "Jost Italic", "Jost"), "", null));
+    Finding f = Check.run(new Subject(w, BOOK, laid)).get(0);
+    assertThat(f.mustMend()).isFalse();
+    assertThat(f.sentence(Unit.MM))
+        .isEqualTo(
+            "Words stand in 4 families of type: Spectral, Karla, Rye, Jost. A cover holds together with 3 at most.");
   }
 }

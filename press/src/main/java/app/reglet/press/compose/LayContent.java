@@ -71,9 +71,14 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             Length.nearMm(setting.set().size()),
             setting.set().overflowing(),
             face.missing(text),
-            face.name(),
+            named(face),
+            lay.typefaces.instead(face, text).map(this::named),
             largestOnSpine(words, face)));
     return setting.marks();
+  }
+
+  private Laid.Face named(Typeface face) {
+    return new Laid.Face(face.id(), face.name(), lay.typefaces.familyOf(face).name());
   }
 
   private Length largestOnSpine(Words words, Typeface face) {

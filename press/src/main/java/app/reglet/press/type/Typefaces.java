@@ -9,11 +9,14 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The typefaces that ship with Reglet, all under the SIL Open Font License; see NOTICE. Which there
@@ -92,6 +95,24 @@ public final class Typefaces {
   /** The family that a face is of. */
   public Family familyOf(Typeface face) {
     return familyOf.get(face.id());
+  }
+
+  /**
+   * A face that has all characters of a text where one lacks some: of its family, else of its
+   * classification, else any; of the same style where there is one.
+   */
+  public Optional<Typeface> instead(Typeface face, String text) {
+    if (face.missing(text).isEmpty()) {
+      return Optional.empty();
+    }
+    Family own = familyOf(face);
+    return families.stream()
+        .sorted(
+            Comparator.comparing(
+                f -> f == own ? 0 : f.classification() == own.classification() ? 1 : 2))
+        .flatMap(f -> Stream.concat(Stream.of(f.like(face)), f.faces().stream()))
+        .filter(f -> f.missing(text).isEmpty())
+        .findFirst();
   }
 
   public List<Typeface> all() {

@@ -82,4 +82,16 @@ public class TypefacesTest {
     assertThat(lora.like(FACES.get("spectral-bold")).id()).isEqualTo("lora-bold");
     assertThat(lora.like(FACES.get("inter-extra-bold")).id()).isEqualTo("lora");
   }
+
+  @Test
+  public void aFaceWithTheLettersIsOfferedFirstOfItsOwnKind() {
+    Typeface lora = FACES.get("lora-bold");
+    assertThat(FACES.instead(lora, "Salt")).isEmpty();
+    Typeface greek = FACES.instead(lora, "Θάλασσα").orElseThrow();
+    assertThat(greek.missing("Θάλασσα")).isEmpty();
+    assertThat(FACES.familyOf(greek).classification()).isEqualTo(Classification.SERIF);
+    assertThat(greek.style()).isEqualTo("Bold");
+    assertThat(FACES.instead(lora, "שלום")).isPresent();
+    assertThat(FACES.instead(lora, "\ud83d\udc1f")).as("no face has a fish").isEmpty();
+  }
 }
