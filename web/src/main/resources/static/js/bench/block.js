@@ -76,10 +76,20 @@ document.addEventListener("change", (e) => {
     send(field);
   }
   if (e.target.id === "g-part") choose(e.target.value ? "ground:" + e.target.value : "").then(() => document.getElementById("g-part")?.focus());
+  if (e.target.id === "w-insert") putIn(e.target);
   if (e.target.id === "bg-file") upload(e.target, "ground");
   if (e.target.id === "motif-file") upload(e.target, "motif");
   if (e.target.id === "add-picture") upload(e.target, "piece");
 });
+
+/** Puts the name of a fact where the caret is in the words. */
+function putIn(list) {
+  const words = document.getElementById("w-text");
+  words.setRangeText(list.value, words.selectionStart, words.selectionEnd, "end");
+  list.value = "";
+  words.focus();
+  words.dispatchEvent(new Event("input", { bubbles: true }));
+}
 
 /** A picture is sent as it is read; until it is there, the page says so. */
 async function upload(input, as) {

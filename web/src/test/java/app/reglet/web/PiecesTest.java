@@ -252,4 +252,19 @@ public class PiecesTest {
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator(".hold[data-piece='" + copy + "']")).hasCount(0);
   }
+
+  @Test
+  public void factsStandInWordsByTheirNamesAndFollowTheDocket() {
+    Desk desk = Desk.atBench("Named", "");
+    desk.page.locator("#add-what").selectOption("front:own");
+    desk.does(() -> desk.page.locator("#add-form button").click());
+    desk.does(() -> desk.page.locator("#w-text").fill("A tale by "));
+    desk.does(() -> desk.page.locator("#w-insert").selectOption("{author}"));
+    assertThat(desk.page.locator("#w-text")).hasValue("A tale by {author}");
+    assertThat(desk.page.locator("#w-text")).isFocused();
+    assertThat(desk.page.locator("#artwork [data-text='A tale by Edda Marsh']")).isAttached();
+    desk.does(() -> desk.page.locator("#w-text").fill("A tale by {auther}"));
+    assertThat(desk.page.locator("#notes"))
+        .containsText("has {auther}, which is no fact of the book: it prints so");
+  }
 }

@@ -19,6 +19,7 @@ public interface Check {
         new WordsInsideSafe(),
         new WordsFitBox(),
         new WordsHaveGlyphs(),
+        new FactsStated(),
         new FamiliesFew(),
         new BarcodeAreaClear(),
         new BarcodePresent(),
@@ -36,6 +37,7 @@ public interface Check {
         new WordsInsideSafe(),
         new WordsFitBox(),
         new WordsHaveGlyphs(),
+        new FactsStated(),
         new BleedReached(),
         new PictureFineEnough(),
         new PageBringsFonts());

@@ -209,6 +209,16 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String factUnknown(Found.FactUnknown f) {
+    return quoted(f.name()) + " has " + f.fact() + ", which is no fact of the book: it prints so.";
+  }
+
+  @Override
+  public String factEmpty(Found.FactEmpty f) {
+    return quoted(f.name()) + " has " + f.fact() + ", which the docket leaves empty.";
+  }
+
+  @Override
   public String pictureSoft(Found.PictureSoft f) {
     return quoted(f.name())
         + " has "

@@ -26,6 +26,8 @@ public sealed interface Found
         Found.WordsOffCover,
         Found.FontsMissing,
         Found.FamiliesMany,
+        Found.FactUnknown,
+        Found.FactEmpty,
         Found.OnGlue {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
@@ -80,6 +82,10 @@ public sealed interface Found
     R fontsMissing(FontsMissing found);
 
     R familiesMany(FamiliesMany found);
+
+    R factUnknown(FactUnknown found);
+
+    R factEmpty(FactEmpty found);
 
     R onGlue(OnGlue found);
   }
@@ -261,6 +267,32 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.familiesMany(this);
+    }
+  }
+
+  /** Words name something in braces that is no fact of a book. */
+  record FactUnknown(String name, String fact) implements Found {
+    @Override
+    public String code() {
+      return "fact-unknown";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.factUnknown(this);
+    }
+  }
+
+  /** Words name a fact that the book does not state. */
+  record FactEmpty(String name, String fact) implements Found {
+    @Override
+    public String code() {
+      return "fact-empty";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.factEmpty(this);
     }
   }
 

@@ -33,6 +33,8 @@ public sealed interface Laid {
    * @param missing characters the typeface has no glyph for
    * @param face the typeface
    * @param instead a typeface that has every character, where this one lacks some
+   * @param empty facts named in the words that the book does not state
+   * @param unknown names in the words that are no facts
    * @param largest the largest size at which they would fit the width of the spine's safe band,
    *     zero unless they run along the spine
    */
@@ -46,6 +48,8 @@ public sealed interface Laid {
       String missing,
       Face face,
       Optional<Face> instead,
+      List<String> empty,
+      List<String> unknown,
       Length largest)
       implements Laid {
     /** The smallest upright box round the ink; there must be some. */

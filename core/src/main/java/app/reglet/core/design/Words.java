@@ -2,7 +2,9 @@ package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
+import app.reglet.core.book.FactsInText;
 import app.reglet.core.measure.Length;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 
@@ -10,7 +12,7 @@ import java.util.stream.Stream;
  * Words, of a fact of the book or typed here.
  *
  * @param fact the fact they follow, null for words of their own
- * @param text the words when there is no fact
+ * @param text the words when there is no fact; facts may stand in them as their names in braces
  * @param face id of the typeface
  * @param size type size, or the largest when {@code fit}
  * @param fit whether the size shrinks so that the words fit their box
@@ -90,8 +92,15 @@ public record Words(
 
   /** The words for this book, as they are set. */
   public String on(Book book) {
-    String words = fact == null ? text : book.text(fact);
+    String words = said(book).text();
     return capitals ? words.toUpperCase(Locale.ROOT) : words;
+  }
+
+  /** The words for this book, as they are written, with the facts that stand in them by name. */
+  public FactsInText said(Book book) {
+    return fact == null
+        ? FactsInText.of(text, book)
+        : new FactsInText(book.text(fact), List.of(), List.of());
   }
 
   public Words withSize(Length newSize, boolean newFit) {

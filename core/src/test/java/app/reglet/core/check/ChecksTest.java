@@ -62,6 +62,8 @@ public class ChecksTest {
         "",
         SPECTRAL,
         Optional.empty(),
+        List.of(),
+        List.of(),
         Length.pt("20"));
   }
 
@@ -277,6 +279,8 @@ public class ChecksTest {
             "",
             SPECTRAL,
             Optional.empty(),
+            List.of(),
+            List.of(),
             Length.ZERO);
     assertThat(codes(w, with(w, words))).isEmpty();
     Outline into =
@@ -295,6 +299,8 @@ public class ChecksTest {
             "",
             SPECTRAL,
             Optional.empty(),
+            List.of(),
+            List.of(),
             Length.ZERO);
     assertThat(codes(w, with(w, over))).containsExactly("barcode-area-covered");
   }
@@ -320,6 +326,8 @@ public class ChecksTest {
         missing,
         face,
         Optional.ofNullable(instead),
+        List.of(),
+        List.of(),
         w.largest());
   }
 
@@ -351,5 +359,31 @@ public class ChecksTest {
     assertThat(f.sentence(Unit.MM))
         .isEqualTo(
             "Words stand in 4 families of type: Spectral, Karla, Rye, Jost. A cover holds together with 3 at most.");
+  }
+
+  @Test
+  public void namesInBracesThatAreNoFactsOrNotStatedAreTold() {
+    Wrap w = wrap("6 x 9", 320);
+    Laid.Words t = words(in("8", "2", "2", "0.5"), "30");
+    Laid.Words named =
+        new Laid.Words(
+            "w",
+            "Title",
+            t.outline(),
+            t.ink(),
+            t.size(),
+            false,
+            "",
+            SPECTRAL,
+            Optional.empty(),
+            List.of("{price}"),
+            List.of("{tittle}"),
+            t.largest());
+    List<Finding> found = Check.run(new Subject(w, BOOK, List.of(with(w, named))));
+    assertThat(found.stream().map(f -> f.sentence(Unit.MM)))
+        .containsExactly(
+            "“Title” has {tittle}, which is no fact of the book: it prints so.",
+            "“Title” has {price}, which the docket leaves empty.");
+    assertThat(found.stream().map(Finding::mustMend)).containsExactly(true, false);
   }
 }

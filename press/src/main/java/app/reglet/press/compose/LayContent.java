@@ -73,6 +73,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             face.missing(text),
             named(face),
             lay.typefaces.instead(face, text).map(this::named),
+            words.said(lay.book).empty(),
+            words.said(lay.book).unknown(),
             largestOnSpine(words, face)));
     return setting.marks();
   }

@@ -1,0 +1,48 @@
+package app.reglet.core.book;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A text in which facts of the book stand as their names in braces: {@code {author} · {price}}.
+ *
+ * @param text with the facts in their places; a name that is no fact stays as it was written
+ * @param empty names of facts that the book does not state
+ * @param unknown names that are no facts
+ */
+public record FactsInText(String text, List<String> empty, List<String> unknown) {
+  private static final Pattern NAMED = Pattern.compile("\\{\\s*(\\p{L}[\\p{L} ]{0,40}?)\\s*\\}");
+
+  /** Puts a book's facts into a text. */
+  public static FactsInText of(String text, Book book) {
+    if (text.indexOf('{') < 0) {
+      return new FactsInText(text, List.of(), List.of());
+    }
+    List<String> empty = new ArrayList<>();
+    List<String> unknown = new ArrayList<>();
+    Matcher m = NAMED.matcher(text);
+    StringBuilder out = new StringBuilder();
+    while (m.find()) {
+      Optional<Fact> fact = fact(m.group(1));
+      String said = fact.map(book::text).orElse(m.group());
+      if (fact.isEmpty()) {
+        unknown.add(m.group());
+      } else if (said.isBlank()) {
+        empty.add(m.group());
+      }
+      m.appendReplacement(out, Matcher.quoteReplacement(said));
+    }
+    m.appendTail(out);
+    return new FactsInText(out.toString(), List.copyOf(empty), List.copyOf(unknown));
+  }
+
+  private static Optional<Fact> fact(String name) {
+    String id = name.toLowerCase(Locale.ROOT);
+    return Arrays.stream(Fact.values()).filter(f -> f.id().equals(id)).findFirst();
+  }
+}
