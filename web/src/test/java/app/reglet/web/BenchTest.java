@@ -125,7 +125,8 @@ public class BenchTest {
             .locator("#artwork [data-piece=title] [data-face]")
             .first()
             .getAttribute("data-face");
-    desk.does(() -> desk.page.getByLabel("Typeface").selectOption("oswald-semibold"));
+    desk.page.locator("#leaf-face > summary").click();
+    desk.does(() -> desk.page.locator(".face-style[data-face=oswald-semibold]").first().click());
     assertThat(desk.page.locator("#artwork [data-piece=title] [data-face]").first())
         .hasAttribute("data-face", "oswald-semibold");
     assertThat(plain).doesNotContain("oswald");

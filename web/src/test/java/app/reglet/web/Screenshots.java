@@ -16,7 +16,9 @@ public class Screenshots {
 
   private void shot(String name) {
     Live.settled(page);
-    page.waitForFunction("() => [...document.images].every(i => i.complete)");
+    // those in closed leaves are not asked for before they are seen
+    page.waitForFunction(
+        "() => [...document.images].every(i => i.complete || i.loading === 'lazy')");
     page.screenshot(new Page.ScreenshotOptions().setPath(to.resolve(name + ".png")));
   }
 
@@ -48,6 +50,11 @@ public class Screenshots {
     shot("bench", "/editions/1/bench");
     shot("bench-piece", "/editions/2/bench?chosen=title");
     shot("bench-workbook", "/editions/7/bench?chosen=group-1");
+    page.navigate("/editions/7/bench?chosen=words-1");
+    page.locator("#leaf-face > summary").click();
+    page.locator("#face-find").fill("serif");
+    page.locator(".family:visible").first().waitFor();
+    shot("bench-typefaces");
     shot("bench-inside", "/editions/8/bench?side=inside");
     page.navigate("/editions/1/dispatch");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make press file")).click();

@@ -67,6 +67,19 @@ public record TitleBlock(
     String cameOut,
     boolean loose) {
 
+  /** How the lines of words stand: {@code left, top}. */
+  public String lines() {
+    String stand =
+        words.align().name().toLowerCase(Locale.ROOT)
+            + ", "
+            + words.vertical().name().toLowerCase(Locale.ROOT);
+    return switch (words.direction()) {
+      case LEVEL -> stand;
+      case DOWN -> stand + ", downwards";
+      case UP -> stand + ", upwards";
+    };
+  }
+
   /** Length of the id of a drawing that was brought: a SHA-256 in hex. */
   private static final int SHA = 64;
 
