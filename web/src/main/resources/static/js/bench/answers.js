@@ -1,6 +1,6 @@
 // Sends changes, one after the other, and puts what is another now where it belongs.
 import { say } from "../page.js";
-import { settle } from "./lift.js";
+import { pieces, release, settle } from "./lift.js";
 import { board, chosen, merge, looking, part } from "./model.js";
 
 let queue = Promise.resolve();
@@ -28,11 +28,13 @@ export function choose(id) {
 export function arrange() {
   const changed = document.getElementById("changed");
   if (!changed?.dataset.order) return;
-  settle();
-  const artwork = document.getElementById("artwork");
-  const now = new Map([...artwork.children].map((g) => [g.dataset.piece, g]));
-  const came = new Map([...changed.querySelectorAll("svg > [data-piece]")].map((g) => [g.dataset.piece, g]));
   const order = changed.dataset.order.split(" ");
+  // pieces that came, went or changed places need the art as one; what only is another takes its place
+  if (pieces().map((g) => g.dataset.piece).join(" ") === order.join(" ")) release();
+  else settle();
+  const artwork = document.getElementById("artwork");
+  const now = new Map(pieces().map((g) => [g.dataset.piece, g]));
+  const came = new Map([...changed.querySelectorAll("svg > [data-piece]")].map((g) => [g.dataset.piece, g]));
   if (!merge(JSON.parse(changed.querySelector(".change").textContent))) {
     location.reload();
     return;
@@ -43,8 +45,7 @@ export function arrange() {
     now.set(id, g);
   }
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
-  const stands = [...artwork.children].map((g) => g.dataset.piece);
-  if (stands.join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
+  if (pieces().map((g) => g.dataset.piece).join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
   if (changed.dataset.told) say(changed.dataset.told);
   changed.replaceChildren();
   delete changed.dataset.told;

@@ -4,7 +4,7 @@ import { drawn, hold, outlined, refresh } from "./overlay.js";
 import { lines, snapped, gaps, hairlines, bounds, hang, several } from "./snap.js";
 import { begin as band } from "./band.js";
 import { choose, edit } from "./answers.js";
-import { lift, carried, settle } from "./lift.js";
+import { lift, carried, release } from "./lift.js";
 
 const SNAP_PX = 6;
 let drag = null;
@@ -150,7 +150,7 @@ export function shown(ids, matrix) {
 }
 
 export function unshown(ids) {
-  settle();
+  release();
   for (const id of ids) art(id)?.removeAttribute("transform");
 }
 

@@ -68,8 +68,7 @@ document.addEventListener("click", (e) => {
   const keep = e.target.closest(".keep");
   if (!keep) return;
   const on = keep.getAttribute("aria-pressed") !== "true";
-  fetch("/faces/kept", { method: "POST", body: new URLSearchParams({ family: keep.dataset.family, on }) }).then((answer) => {
-    if (!answer.ok) return;
+  htmx.ajax("POST", "/faces/kept", { source: "#board", values: { family: keep.dataset.family, on } }).then(() => {
     for (const k of leaf().querySelectorAll(`.keep[data-family="${keep.dataset.family}"]`)) k.setAttribute("aria-pressed", String(on));
   });
 });

@@ -30,31 +30,45 @@ export function lift(ids) {
     s.removeAttribute("id");
     s.classList.add("lifted");
     s.append(...pieces);
-    return { moves, onto, pieces, sheet: s };
+    return { moves, onto, sheet: s };
   };
   const guides = [...sheet().children].filter((g) => g.id !== "overlay");
   const sheets = [...found.map((r) => own(r.moves, artwork, r.pieces)), own(false, null, guides)];
   sheet().before(...sheets.map((s) => s.sheet));
   const { x, y, width } = sheet().viewBox.baseVal;
-  const px = sheet().clientWidth / width;
+  const px = sheet().getBoundingClientRect().width / width;
   lifted = { top: sheet(), sheets, toPx: new DOMMatrix([px, 0, 0, px, -x * px, -y * px]) };
+}
+
+/** Every piece of the art, from back to front, wherever it lies. */
+export function pieces() {
+  const lying = lifted ? lifted.sheets.filter((s) => s.onto).flatMap((s) => [...s.sheet.children]) : [];
+  return [...document.getElementById("artwork").children, ...lying];
 }
 
 /** Shows a matrix, in mm, on the sheets that move; false when nothing is lifted. */
 export function carried(matrix) {
-  if (!lifted) return false;
+  if (!lifted || lifted.released) return false;
   const { toPx } = lifted;
   const transform = toPx.multiply(matrix).multiply(toPx.inverse()).toString();
   for (const s of lifted.sheets) if (s.moves) s.sheet.style.transform = transform;
   return true;
 }
 
+/** What moved lies where its pieces say; the sheets are put together when there is time. */
+export function release() {
+  if (!lifted || lifted.released) return;
+  for (const s of lifted.sheets) s.sheet.style.transform = "";
+  lifted.released = setTimeout(settle, 200);
+}
+
 /** Lays everything back onto the art, in its order. */
 export function settle() {
   if (!lifted) return;
+  clearTimeout(lifted.released);
   for (const s of lifted.sheets) {
-    if (s.onto?.isConnected) s.onto.append(...s.pieces);
-    if (!s.onto && lifted.top.isConnected) lifted.top.prepend(...s.pieces);
+    if (s.onto?.isConnected) s.onto.append(...s.sheet.children);
+    if (!s.onto && lifted.top.isConnected) lifted.top.prepend(...s.sheet.children);
     s.sheet.remove();
   }
   lifted = null;

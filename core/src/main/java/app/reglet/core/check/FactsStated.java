@@ -3,7 +3,7 @@ package app.reglet.core.check;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Whether the facts that words name in braces are facts, and stated. */
+/** Whether the facts that words name in braces are facts, and stated; braces may be meant. */
 public final class FactsStated implements Check {
   @Override
   public List<Finding> find(Subject s) {
@@ -18,8 +18,8 @@ public final class FactsStated implements Check {
                         .map(
                             u ->
                                 Finding.ofPiece(
-                                    new Found.FactUnknown(w.name(), u),
-                                    Finding.Severity.MEND,
+                                    new OfWords.FactUnknown(w.name(), u),
+                                    Finding.Severity.LOOK,
                                     w,
                                     w.extent())),
                     w.empty().stream()
@@ -27,7 +27,7 @@ public final class FactsStated implements Check {
                         .map(
                             e ->
                                 Finding.ofPiece(
-                                    new Found.FactEmpty(w.name(), e),
+                                    new OfWords.FactEmpty(w.name(), e),
                                     Finding.Severity.LOOK,
                                     w,
                                     w.extent()))))

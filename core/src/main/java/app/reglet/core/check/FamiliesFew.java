@@ -23,7 +23,7 @@ public final class FamiliesFew implements Check {
         ? List.of()
         : List.of(
             new Finding(
-                new Found.FamiliesMany(families, MOST),
+                new OfWords.FamiliesMany(families, MOST),
                 Finding.Severity.LOOK,
                 Optional.empty(),
                 Optional.empty(),

@@ -124,12 +124,10 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String glyphMissing(Found.GlyphMissing f) {
+  public String glyphMissing(OfWords.GlyphMissing f) {
     return quoted(f.name())
         + " has "
-        + f.missing()
-        + ", which "
-        + f.face()
+        + (f.missing() + ", which " + f.face())
         + " can't print: choose another typeface or other words.";
   }
 
@@ -198,23 +196,19 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String familiesMany(Found.FamiliesMany f) {
-    return "Words stand in "
-        + f.families().size()
-        + " families of type: "
+  public String familiesMany(OfWords.FamiliesMany f) {
+    return ("Words stand in " + f.families().size() + " families of type: ")
         + String.join(", ", f.families())
-        + ". A cover holds together with "
-        + f.most()
-        + " at most.";
+        + (". A cover holds together with " + f.most() + " at most.");
   }
 
   @Override
-  public String factUnknown(Found.FactUnknown f) {
+  public String factUnknown(OfWords.FactUnknown f) {
     return quoted(f.name()) + " has " + f.fact() + ", which is no fact of the book: it prints so.";
   }
 
   @Override
-  public String factEmpty(Found.FactEmpty f) {
+  public String factEmpty(OfWords.FactEmpty f) {
     return quoted(f.name()) + " has " + f.fact() + ", which the docket leaves empty.";
   }
 

@@ -13,8 +13,8 @@ import java.util.List;
 public sealed interface Found
     permits Unoffered,
         OfBarcode,
+        OfWords,
         Found.WordsOverflow,
-        Found.GlyphMissing,
         Found.SpineTypeNotAllowed,
         Found.SpineTypeTooSmall,
         Found.SpineTypeTooBig,
@@ -25,9 +25,6 @@ public sealed interface Found
         Found.WordsOutsideSafe,
         Found.WordsOffCover,
         Found.FontsMissing,
-        Found.FamiliesMany,
-        Found.FactUnknown,
-        Found.FactEmpty,
         Found.OnGlue {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
@@ -49,7 +46,7 @@ public sealed interface Found
 
     R wordsOverflow(WordsOverflow found);
 
-    R glyphMissing(GlyphMissing found);
+    R glyphMissing(OfWords.GlyphMissing found);
 
     R spineTypeNotAllowed(SpineTypeNotAllowed found);
 
@@ -81,11 +78,11 @@ public sealed interface Found
 
     R fontsMissing(FontsMissing found);
 
-    R familiesMany(FamiliesMany found);
+    R familiesMany(OfWords.FamiliesMany found);
 
-    R factUnknown(FactUnknown found);
+    R factUnknown(OfWords.FactUnknown found);
 
-    R factEmpty(FactEmpty found);
+    R factEmpty(OfWords.FactEmpty found);
 
     R onGlue(OnGlue found);
   }
@@ -100,19 +97,6 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.wordsOverflow(this);
-    }
-  }
-
-  /** A typeface lacks characters of the words. */
-  record GlyphMissing(String name, String missing, String face) implements Found {
-    @Override
-    public String code() {
-      return "glyph-missing";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.glyphMissing(this);
     }
   }
 
@@ -254,45 +238,6 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.fontsMissing(this);
-    }
-  }
-
-  /** Words of a cover stand in many families of type. */
-  record FamiliesMany(List<String> families, int most) implements Found {
-    @Override
-    public String code() {
-      return "families-many";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.familiesMany(this);
-    }
-  }
-
-  /** Words name something in braces that is no fact of a book. */
-  record FactUnknown(String name, String fact) implements Found {
-    @Override
-    public String code() {
-      return "fact-unknown";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.factUnknown(this);
-    }
-  }
-
-  /** Words name a fact that the book does not state. */
-  record FactEmpty(String name, String fact) implements Found {
-    @Override
-    public String code() {
-      return "fact-empty";
-    }
-
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.factEmpty(this);
     }
   }
 

@@ -13,7 +13,7 @@ public final class WordsHaveGlyphs implements Check {
         .map(
             w ->
                 Finding.ofPiece(
-                    new Found.GlyphMissing(w.name(), w.missing(), w.face().name()),
+                    new OfWords.GlyphMissing(w.name(), w.missing(), w.face().name()),
                     Finding.Severity.MEND,
                     w,
                     w.extent(),

@@ -50,8 +50,20 @@ public record Words(
   /** Of the lines in their box. */
   public enum VerticalAlign {
     TOP,
+    /** By the middle from the ascenders of the first line to the descenders of the last. */
     MIDDLE,
-    BOTTOM
+    BOTTOM,
+    /**
+     * By the middle of the flat capitals, from the top of the first line's to the last baseline.
+     */
+    CAPITALS,
+    /** By the middle of the flat small letters, likewise. */
+    SMALL_LETTERS;
+
+    /** Whether the middle of letters stands in the middle of the box, whatever hangs from them. */
+    public boolean isOptical() {
+      return this == CAPITALS || this == SMALL_LETTERS;
+    }
   }
 
   /** The way lines run: level, from top to bottom, or from bottom to top. */

@@ -120,8 +120,12 @@ public final class Setter {
   }
 
   private boolean fits(List<Line> lines, double size, double width, double height) {
-    return blockHeight(lines.size(), size) <= height + HAIR
-        && inkHeight(lines) * size <= height + HAIR
+    boolean high =
+        words.vertical().isOptical()
+            ? reach(lines) * size <= height / 2 + HAIR
+            : blockHeight(lines.size(), size) <= height + HAIR
+                && inkHeight(lines) * size <= height + HAIR;
+    return high
         && (widest(lines) + outLeft + outRight) * size <= width + HAIR
         && lines.stream().allMatch(l -> line(l).ink().getWidth() * size <= width + HAIR);
   }
@@ -138,6 +142,24 @@ public final class Setter {
       }
     }
     return Math.max(0, bottom - top);
+  }
+
+  /** The middle of the letters that lines are centred by, in ems below the first baseline. */
+  private double middle(int lines) {
+    double letters =
+        words.vertical() == Words.VerticalAlign.SMALL_LETTERS && !words.capitals()
+            ? face.smallMiddle()
+            : face.capMiddle();
+    return (lines - 1) * words.leading() / 2 - letters;
+  }
+
+  /** How far ink reaches from that middle, up or down, in ems. */
+  private double reach(List<Line> lines) {
+    double middle = middle(lines.size());
+    double top = inkFrom(lines, 0, 1);
+    return top == Double.POSITIVE_INFINITY
+        ? 0
+        : Math.max(middle - top, top + inkHeight(lines) - middle);
   }
 
   private double widest(List<Line> lines) {
@@ -172,15 +194,7 @@ public final class Setter {
 
   private SetWords place(double size, double width, double height) {
     List<Line> lines = broken(size, width);
-    double block = blockHeight(lines.size(), size);
-    double top =
-        switch (words.vertical()) {
-          case TOP -> 0;
-          case MIDDLE -> (height - block) / 2;
-          case BOTTOM -> height - block;
-        };
-    double baseline = top + size * (words.capitals() ? face.capHeight() : face.ascent());
-    baseline += inside(inkFrom(lines, baseline, size), inkHeight(lines) * size, height);
+    double baseline = baseline(lines, size, height);
     List<SetWords.PlacedLine> placed = new ArrayList<>();
     for (Line each : lines) {
       ShapedLine line = line(each);
@@ -198,6 +212,23 @@ public final class Setter {
       baseline += size * words.leading();
     }
     return new SetWords(size, placed, !fits(lines, size, width, height));
+  }
+
+  /** The first baseline, from the top of the frame. */
+  private double baseline(List<Line> lines, double size, double height) {
+    double room = height - blockHeight(lines.size(), size);
+    double ascent = size * (words.capitals() ? face.capHeight() : face.ascent());
+    double baseline =
+        switch (words.vertical()) {
+          case TOP -> ascent;
+          case MIDDLE -> room / 2 + ascent;
+          case BOTTOM -> room + ascent;
+          case CAPITALS, SMALL_LETTERS -> height / 2 - middle(lines.size()) * size;
+        };
+    if (words.vertical().isOptical()) {
+      return baseline;
+    }
+    return baseline + inside(inkFrom(lines, baseline, size), inkHeight(lines) * size, height);
   }
 
   /** Where the highest ink of lines begins, the first of which stands on this baseline. */

@@ -26,6 +26,9 @@ public final class Typeface {
   /** Letters with ascenders, and the ligatures that may stand higher than their letters do. */
   private static final String ASCENDING = "b d f h k l Th ff fi fl ffi fb fh fj fk";
 
+  /** Letters with descenders; in faces of capitals alone they stand as high as any. */
+  private static final String DESCENDING = "g j p q y gj gy fj";
+
   /** Curves are followed to so many ems: to a hundredth of a mm in letters 100 mm high. */
   private static final double FLATNESS = 0.0001;
 
@@ -41,7 +44,14 @@ public final class Typeface {
 
   /** The file and what was measured of it. */
   private record Loaded(
-      byte[] file, Font kerned, Font spaced, double ascent, double descent, double capHeight) {}
+      byte[] file,
+      Font kerned,
+      Font spaced,
+      double ascent,
+      double descent,
+      double capHeight,
+      double capMiddle,
+      double smallMiddle) {}
 
   Typeface(String id, String name, String style, String resource) {
     this.id = id;
@@ -82,9 +92,11 @@ public final class Typeface {
           file,
           kerned,
           spaced,
-          -inkOf(kerned, ASCENDING).getMinY() / EM,
-          inkOf(kerned, "g j p q y gj gy fj").getMaxY() / EM,
-          -inkOf(kerned, "HEIX").getMinY() / EM);
+          -inkOf(kerned, ASCENDING + " " + DESCENDING).getMinY() / EM,
+          inkOf(kerned, ASCENDING + " " + DESCENDING).getMaxY() / EM,
+          -inkOf(kerned, "HEIX").getMinY() / EM,
+          -inkOf(kerned, "HEI").getCenterY() / EM,
+          -inkOf(kerned, "xz").getCenterY() / EM);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (FontFormatException e) {
@@ -142,6 +154,16 @@ public final class Typeface {
     return loaded().capHeight();
   }
 
+  /** From the baseline up to the middle of flat capitals' ink, in ems. */
+  public double capMiddle() {
+    return loaded().capMiddle();
+  }
+
+  /** From the baseline up to the middle of flat small letters' ink, in ems. */
+  public double smallMiddle() {
+    return loaded().smallMiddle();
+  }
+
   /**
    * Shapes one line that reads from left to right, as far as its letters do.
    *
@@ -187,12 +209,12 @@ public final class Typeface {
   public String missing(String text) {
     StringBuilder out = new StringBuilder();
     text.codePoints()
+        .distinct()
         .filter(
             c ->
                 !Character.isWhitespace(c)
                     && !Character.isISOControl(c)
                     && !loaded().kerned().canDisplay(c))
-        .distinct()
         .limit(12)
         .forEach(out::appendCodePoint);
     return out.toString();

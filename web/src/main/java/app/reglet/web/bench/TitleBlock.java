@@ -72,7 +72,7 @@ public record TitleBlock(
     String stand =
         words.align().name().toLowerCase(Locale.ROOT)
             + ", "
-            + words.vertical().name().toLowerCase(Locale.ROOT);
+            + words.vertical().name().toLowerCase(Locale.ROOT).replace('_', ' ');
     return switch (words.direction()) {
       case LEVEL -> stand;
       case DOWN -> stand + ", downwards";
