@@ -47,7 +47,13 @@ export function arrange() {
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
   if (pieces().map((g) => g.dataset.piece).join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
   if (changed.dataset.told) say(changed.dataset.told);
+  const figures = changed.dataset.figures?.split("|");
+  for (const [i, name] of ["left", "top", "width", "height", "angle"].entries()) {
+    const field = figures && document.getElementById("p-" + name);
+    if (field) field.value = figures[i];
+  }
   changed.replaceChildren();
+  delete changed.dataset.figures;
   delete changed.dataset.told;
   delete changed.dataset.order;
 }

@@ -200,7 +200,10 @@ public class BenchController {
       HttpServletResponse response) {
     covers.keep(changed.after());
     page.fillChange(model, changed, chosen, seen.shown() == null ? "" : seen.shown());
-    model.addAttribute("stay", stay);
+    // who types has the figures before them; else they alone are sent where nothing else is another
+    Object figures = stay ? null : model.getAttribute("figures");
+    model.addAttribute("figures", figures);
+    model.addAttribute("stay", stay || figures != null);
     if (seen.madeOf() != null && !seen.madeOf().equals(Fronts.facts(changed.after().edition()))) {
       response.setHeader("HX-Refresh", "true");
     }

@@ -131,6 +131,18 @@ class BenchPage {
         .toList();
   }
 
+  /** The figures of the piece in the hand where nothing else of its block is another; else null. */
+  private String figures(Model model, Cover before, String shown) {
+    if (!(model.getAttribute("block") instanceof TitleBlock now)
+        || !shown.equals(now.piece().id())
+        || !model.getAttribute("chosen").equals(shown)) {
+      return null;
+    }
+    TitleBlock was =
+        before.design().piece(shown).map(p -> TitleBlock.of(p, before, placed)).orElse(null);
+    return was != null && now.isOtherFiguresOf(was) ? now.figures() : null;
+  }
+
   /**
    * What a change changes.
    *
@@ -150,6 +162,7 @@ class BenchPage {
     model.addAttribute(
         "order", art.marks().stream().map(Mark.Group::name).collect(Collectors.joining(" ")));
     model.addAttribute("notesStay", before.findings().equals(after.findings()));
+    model.addAttribute("figures", figures(model, before, shown));
     model.addAttribute(
         "listStays",
         shown.equals(model.getAttribute("chosen")) && list(before).equals(list(after)));

@@ -67,6 +67,54 @@ public record TitleBlock(
     String cameOut,
     boolean loose) {
 
+  /**
+   * Whether this is what another block was but for its figures: where its piece lies, how large,
+   * how it is turned, the size its words came out at.
+   */
+  boolean isOtherFiguresOf(TitleBlock before) {
+    return hangsAlike(before.piece, piece)
+        && piece.withPlacement(before.piece.placement()).equals(before.piece)
+        && before.with(this).equals(this);
+  }
+
+  private static boolean hangsAlike(Piece a, Piece b) {
+    return a.anchors().down().hold() == b.anchors().down().hold()
+        && a.anchors().across().hold() == b.anchors().across().hold()
+        && a.anchors().down().region().equals(b.anchors().down().region())
+        && a.anchors().across().region().equals(b.anchors().across().region());
+  }
+
+  private TitleBlock with(TitleBlock now) {
+    return new TitleBlock(
+        now.piece,
+        kind,
+        words,
+        picture,
+        colour,
+        onScreen,
+        barcode,
+        motif,
+        page,
+        fill,
+        edge,
+        form,
+        from,
+        fromName,
+        now.left,
+        now.top,
+        now.width,
+        now.height,
+        now.angle,
+        opacity,
+        now.cameOut,
+        loose);
+  }
+
+  /** The figures that a move changes, by the fields they stand in. */
+  String figures() {
+    return String.join("|", left, top, width, height, angle);
+  }
+
   /** How the lines of words stand: {@code left, top}. */
   public String lines() {
     String stand =
