@@ -143,8 +143,9 @@ document.addEventListener("click", async (e) => {
   if (kind === "copy" && fields.to && document.getElementById("copy-mirrored").checked) fields.mirrored = "on";
   const { textContent: label, title } = button;
   if (fields.face) {
+    const base = document.getElementById("base").value;
     await edit(kind, { ...fields, stay: "yes" }); // the leaf stays: the next face can be tried
-    marked(fields.face);
+    if (document.getElementById("base").value !== base) marked(fields.face); // it was not refused
     return;
   }
   await edit(kind, fields);

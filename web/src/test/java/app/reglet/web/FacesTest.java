@@ -66,4 +66,19 @@ public class FacesTest {
     assertThat(desk.page.locator("#leaf-face")).not().hasAttribute("open", "");
     assertThat(desk.page.locator("#leaf-face > summary")).isFocused();
   }
+
+  @Test
+  public void aFourthFamilyIsToldAsAdviceThatTheDocketCannotMend() {
+    Desk desk = onTitle("Crowded");
+    String[] pieces = {"title", "author", "spine-title", "spine-author"};
+    String[] faces = {"rye", "karla", "jost", "lora"};
+    for (int i = 0; i < pieces.length; i++) {
+      desk.page.evaluate(
+          "async ([piece, face]) => { const a = await import('/js/bench/answers.js'); await a.edit('set', { piece, face }); }",
+          java.util.List.of(pieces[i], faces[i]));
+    }
+    assertThat(desk.page.locator("#notes"))
+        .containsText(Pattern.compile("Words stand in [4-9] families of type: .*Rye"));
+    assertThat(desk.page.locator("#notes a")).hasCount(0);
+  }
 }

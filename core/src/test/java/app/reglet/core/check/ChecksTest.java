@@ -315,6 +315,22 @@ public class ChecksTest {
         .containsExactly(new Remedy.ClearOfBarcode("w"), new Remedy.TakeOff("w", "Title"));
   }
 
+  private static Laid.Words naming(Laid.Words w, List<String> empty, List<String> unknown) {
+    return new Laid.Words(
+        w.piece(),
+        w.name(),
+        w.outline(),
+        w.ink(),
+        w.size(),
+        false,
+        "",
+        w.face(),
+        Optional.empty(),
+        empty,
+        unknown,
+        w.largest());
+  }
+
   private static Laid.Words in(Laid.Words w, Laid.Face face, String missing, Laid.Face instead) {
     return new Laid.Words(
         w.piece(),
@@ -365,20 +381,7 @@ public class ChecksTest {
   public void namesInBracesThatAreNoFactsOrNotStatedAreTold() {
     Wrap w = wrap("6 x 9", 320);
     Laid.Words t = words(in("8", "2", "2", "0.5"), "30");
-    Laid.Words named =
-        new Laid.Words(
-            "w",
-            "Title",
-            t.outline(),
-            t.ink(),
-            t.size(),
-            false,
-            "",
-            SPECTRAL,
-            Optional.empty(),
-            List.of("{price}"),
-            List.of("{tittle}"),
-            t.largest());
+    Laid.Words named = naming(t, List.of("{price}"), List.of("{tittle}"));
     List<Finding> found = Check.run(new Subject(w, BOOK, List.of(with(w, named))));
     assertThat(found.stream().map(f -> f.sentence(Unit.MM)))
         .containsExactly(

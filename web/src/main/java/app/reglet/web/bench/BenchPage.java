@@ -132,10 +132,11 @@ class BenchPage {
   }
 
   /** The figures of the piece in the hand where nothing else of its block is another; else null. */
-  private String figures(Model model, Cover before, String shown) {
+  private String figures(Model model, Cover before, Cover after, String shown) {
     if (!(model.getAttribute("block") instanceof TitleBlock now)
         || !shown.equals(now.piece().id())
-        || !model.getAttribute("chosen").equals(shown)) {
+        || !model.getAttribute("chosen").equals(shown)
+        || !after.design().palette().equals(before.design().palette())) {
       return null;
     }
     TitleBlock was =
@@ -162,7 +163,7 @@ class BenchPage {
     model.addAttribute(
         "order", art.marks().stream().map(Mark.Group::name).collect(Collectors.joining(" ")));
     model.addAttribute("notesStay", before.findings().equals(after.findings()));
-    model.addAttribute("figures", figures(model, before, shown));
+    model.addAttribute("figures", figures(model, before, after, shown));
     model.addAttribute(
         "listStays",
         shown.equals(model.getAttribute("chosen")) && list(before).equals(list(after)));

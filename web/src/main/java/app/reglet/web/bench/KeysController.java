@@ -53,6 +53,13 @@ public class KeysController {
                       "copy pieces, also to another cover in another window"),
                   new Key("?", "shows this page"))),
           new Group(
+              "Title block",
+              "while one of its fields has the keyboard",
+              List.of(
+                  new Key("Enter or Space", "opens a leaf, closes it"),
+                  new Key("Escape", "closes the leaf that is open"),
+                  new Key("up, down", "in the leaf of typefaces, to the next, to the one before"))),
+          new Group(
               "View",
               "while no field has the keyboard",
               List.of(
