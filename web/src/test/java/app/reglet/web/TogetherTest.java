@@ -120,7 +120,9 @@ public class TogetherTest {
           desk.page.mouse().up();
         });
     assertThat(desk.page.locator("#p-left")).hasValue(Pattern.compile("2\\.(6|6000\\d|59999\\d*)"));
-    // laid on the front's middle it hangs by its centre from then
+    // it hangs from the left; laid on the front's middle it hangs by its centre from then
+    desk.does(() -> desk.page.locator("#h-across").selectOption("START"));
+    assertThat(desk.page.locator("#h-across")).hasValue("START");
     BoundingBox c = on(desk, ".hold[data-piece='" + ids[2] + "']");
     desk.does(
         () -> {

@@ -36,11 +36,6 @@ final class Clusters {
         if (to == from + 1 && text.length() > 1) {
           said[from] = text;
         }
-      } else if (text.length() == to - from) {
-        // the letter stands last, its marks before it
-        for (int i = from; i < to; i++) {
-          said[i] = text.substring(to - 1 - i, to - i);
-        }
       } else {
         Arrays.fill(said, from, to, "");
         said[widest(from, to, width)] = text;
