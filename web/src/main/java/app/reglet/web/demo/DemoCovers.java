@@ -162,7 +162,7 @@ final class DemoCovers {
     c.set("capitals", "on", "direction", "DOWN", "align", "LEFT", "vertical", "MIDDLE");
     c.words("blurb:", "back", box(24, 40, 150, 70), "playfair-display", 20, ink);
     c.set("fit", "off", "align", "LEFT", "vertical", "TOP", "leading", "1.4");
-    c.words("imprint:", "back", box(24, 268, 80, 8), "work-sans-semibold", 12, ink);
+    c.words("imprint:", "back", box(24, 268, 80, 8), "work-sans-semibold", 12, sand);
     c.set("align", "LEFT");
     c.put("ornament:lighthouse", "front-flap", 36, 40, 32, 46);
     c.set("ink.0.colour", ink, "ink.1.colour", red);
