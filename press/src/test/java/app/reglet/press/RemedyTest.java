@@ -13,7 +13,9 @@ import app.reglet.core.design.Ground;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Span;
+import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -48,7 +50,7 @@ public class RemedyTest {
         .toList();
   }
 
-  private static Design words(Typeface face, String text, Words.Align align, Random random) {
+  private static Design words(Typeface face, String text, Setting.Align align, Random random) {
     Words words =
         Words.of(
                 null,
@@ -56,23 +58,15 @@ public class RemedyTest {
                 face.id(),
                 Length.mm(String.valueOf(8 + random.nextInt(25))),
                 Colour.BLACK)
-            .aligned(align, Words.VerticalAlign.values()[random.nextInt(3)])
+            .aligned(align, Setting.VerticalAlign.values()[random.nextInt(3)])
             .withLeading(1.1);
     Words mixed =
-        new Words(
-            null,
-            text,
-            words.face(),
-            words.size(),
-            true,
-            words.paint(),
-            null,
-            words.align(),
-            words.vertical(),
-            1.1,
-            random.nextInt(4) == 0,
-            random.nextInt(3) * 20,
-            Words.Direction.LEVEL);
+        words.withType(
+            words
+                .type()
+                .withTracking(random.nextInt(3) * 20)
+                .withLetters(
+                    random.nextInt(4) == 0 ? Type.Letters.CAPITALS : Type.Letters.AS_WRITTEN));
     Box safe = Specimen.wrap(320).panel(PanelKind.FRONT).orElseThrow().safe();
     Box there =
         new Box(
@@ -99,7 +93,7 @@ public class RemedyTest {
     List<String> still = new ArrayList<>();
     for (Typeface face : Specimen.TYPEFACES.all()) {
       for (String title : TITLES) {
-        for (Words.Align align : Words.Align.values()) {
+        for (Setting.Align align : Setting.Align.values()) {
           Design design = words(face, title, align, random);
           List<Finding> findings = found(design, wrap);
           if (findings.isEmpty()) {

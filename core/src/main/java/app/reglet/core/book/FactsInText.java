@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
 /**
  * A text in which facts of the book stand as their names in braces: {@code {author} · {price}}.
  *
- * @param text with the facts in their places; a name that is no fact stays as it was written
+ * @param text with the facts in their places, stars of short facts escaped (see {@link
+ *     Emphasised}); a name that is no fact stays as it was written
  * @param empty names of facts that the book does not state
  * @param unknown names that are no facts
  */
@@ -29,7 +30,7 @@ public record FactsInText(String text, List<String> empty, List<String> unknown)
     StringBuilder out = new StringBuilder();
     while (m.find()) {
       Optional<Fact> fact = fact(m.group(1));
-      String said = fact.map(book::text).orElse(m.group());
+      String said = fact.map(f -> f.marked(book.text(f))).orElse(m.group());
       if (fact.isEmpty()) {
         unknown.add(m.group());
       } else if (said.isBlank()) {

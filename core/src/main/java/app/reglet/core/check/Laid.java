@@ -5,6 +5,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -35,6 +36,7 @@ public sealed interface Laid {
    * @param instead a typeface that has every character, where this one lacks some
    * @param empty facts named in the words that the book does not state
    * @param unknown names in the words that are no facts
+   * @param lacks what the family lacks for these words, so that it is drawn or not seen
    * @param largest the largest size at which they would fit the width of the spine's safe band,
    *     zero unless they run along the spine
    */
@@ -50,12 +52,23 @@ public sealed interface Laid {
       Optional<Face> instead,
       List<String> empty,
       List<String> unknown,
+      Set<Lack> lacks,
       Length largest)
       implements Laid {
     /** The smallest upright box round the ink; there must be some. */
     public Box inked() {
       return ink.bounds();
     }
+  }
+
+  /** What a family of typefaces can lack. */
+  enum Lack {
+    /** Small capitals of its own: smaller capitals are drawn. */
+    SMALL_CAPITALS,
+    /** Italics (or upright letters, for italics): emphasis is not seen. */
+    ITALIC,
+    /** A bolder face: strong emphasis is not seen. */
+    BOLD
   }
 
   /**

@@ -62,11 +62,11 @@ final class LayoutDraft {
       Span down,
       String size,
       Colour colour,
-      Words.Align align,
-      Words.VerticalAlign vertical) {
+      Setting.Align align,
+      Setting.VerticalAlign vertical) {
     Length air = toTenth(front.width().dividedBy(22));
     Span across =
-        align == Words.Align.CENTRE
+        align == Setting.Align.CENTRE
             ? Centred.across(wrap.panel(PanelKind.FRONT).orElseThrow(), air)
             : Anchors.stretched(Region.safe(PanelKind.FRONT), air, Length.ZERO, air, Length.ZERO)
                 .across();
@@ -129,9 +129,15 @@ final class LayoutDraft {
     Length author = down("0.34");
     Anchors head = Anchors.fromTop(safe, down("0.02"), down ? title : author);
     Anchors foot = Anchors.fromBottom(safe, down(rise), down ? author : title);
-    Words.Direction way = down ? Words.Direction.DOWN : Words.Direction.UP;
+    Setting.Direction way = down ? Setting.Direction.DOWN : Setting.Direction.UP;
     spineWords(
-        "title", Fact.TITLE, face, down ? head : foot, down ? ink : footInk, way, Words.Align.LEFT);
+        "title",
+        Fact.TITLE,
+        face,
+        down ? head : foot,
+        down ? ink : footInk,
+        way,
+        Setting.Align.LEFT);
     spineWords(
         "author",
         Fact.AUTHOR,
@@ -139,7 +145,7 @@ final class LayoutDraft {
         down ? foot : head,
         down ? footInk : ink,
         way,
-        Words.Align.RIGHT);
+        Setting.Align.RIGHT);
   }
 
   private void spineWords(
@@ -148,15 +154,15 @@ final class LayoutDraft {
       String face,
       Anchors anchors,
       Colour colour,
-      Words.Direction way,
-      Words.Align align) {
+      Setting.Direction way,
+      Setting.Align align) {
     add(
         new Piece(
             "spine-" + id,
             "Spine " + id,
             anchors,
             Words.of(fact, "", face, Length.pt("22"), colour)
-                .aligned(align, Words.VerticalAlign.MIDDLE)
+                .aligned(align, Setting.VerticalAlign.MIDDLE)
                 .withLeading(1.0)
                 .running(way)));
   }

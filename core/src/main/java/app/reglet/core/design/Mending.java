@@ -115,7 +115,9 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
    */
   private Piece intoSafe(Piece piece) {
     Piece fitted =
-        piece.content() instanceof Words w ? piece.withContent(w.withSize(w.size(), true)) : piece;
+        piece.content() instanceof Words w
+            ? piece.withContent(w.withType(w.type().withFit(Type.Fit.AT_MOST)))
+            : piece;
     Box box = piece.anchors().on(wrap).orElse(wrap.trimmed());
     Panel panel = wrap.panelUnder(box).or(() -> wrap.panel(PanelKind.FRONT)).orElseThrow();
     Box safe = panel.safe();
@@ -140,8 +142,8 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
 
   private static boolean isCentred(Content content) {
     return content instanceof Words w
-        && w.align() == Words.Align.CENTRE
-        && w.direction() == Words.Direction.LEVEL;
+        && w.setting().align() == Setting.Align.CENTRE
+        && w.setting().direction() == Setting.Direction.LEVEL;
   }
 
   /**
@@ -172,7 +174,9 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
       best = Box.between(box.left(), top, box.right(), bottom);
     }
     Piece fitted =
-        piece.content() instanceof Words w ? piece.withContent(w.withSize(w.size(), true)) : piece;
+        piece.content() instanceof Words w
+            ? piece.withContent(w.withType(w.type().withFit(Type.Fit.AT_MOST)))
+            : piece;
     return fitted.withAnchors(
         Anchors.hung(
             Region.safe(panel.kind()),

@@ -20,24 +20,24 @@ record TidemarkLayout(LayoutDraft d) {
         LayoutDraft.fromBottom(rise.plus(d.down("0.15")), d.down("0.21")),
         "0.12",
         LayoutDraft.INK,
-        Words.Align.LEFT,
-        Words.VerticalAlign.BOTTOM);
+        Setting.Align.LEFT,
+        Setting.VerticalAlign.BOTTOM);
     d.front(
         Fact.SUBTITLE,
         "alegreya-italic",
         LayoutDraft.fromBottom(rise.plus(d.down("0.075")), d.down("0.07")),
         "0.036",
         LayoutDraft.INK,
-        Words.Align.LEFT,
-        Words.VerticalAlign.MIDDLE);
+        Setting.Align.LEFT,
+        Setting.VerticalAlign.MIDDLE);
     d.front(
         Fact.AUTHOR,
         "alegreya",
         LayoutDraft.fromBottom(rise, d.down("0.06")),
         "0.042",
         LayoutDraft.INK,
-        Words.Align.LEFT,
-        Words.VerticalAlign.BOTTOM);
+        Setting.Align.LEFT,
+        Setting.VerticalAlign.BOTTOM);
     d.back("alegreya", "0.44");
     d.spine("alegreya-bold", "0.44", "0.11", LayoutDraft.INK);
     d.barcode();

@@ -1,11 +1,11 @@
 package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
+import app.reglet.core.book.Emphasised;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.FactsInText;
 import app.reglet.core.measure.Length;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
@@ -13,82 +13,17 @@ import java.util.stream.Stream;
  *
  * @param fact the fact they follow, null for words of their own
  * @param text the words when there is no fact; facts may stand in them as their names in braces
- * @param face id of the typeface
- * @param size type size, or the largest when {@code fit}
- * @param fit whether the size shrinks so that the words fit their box
+ * @param type their letters
+ * @param setting their lines
  * @param paint of the letters
  * @param outline a line round the letters, null for none
- * @param align along the line
- * @param vertical where the lines stand in the box
- * @param leading distance of baselines, as a multiple of the size
- * @param capitals whether set in capitals
- * @param tracking space added between letters, in thousandths of the size
- * @param direction in which the lines run
  */
-public record Words(
-    Fact fact,
-    String text,
-    String face,
-    Length size,
-    boolean fit,
-    Paint paint,
-    Stroke outline,
-    Align align,
-    VerticalAlign vertical,
-    double leading,
-    boolean capitals,
-    int tracking,
-    Direction direction)
+public record Words(Fact fact, String text, Type type, Setting setting, Paint paint, Stroke outline)
     implements Content {
-  /** Along a line. */
-  public enum Align {
-    LEFT,
-    CENTRE,
-    RIGHT
-  }
-
-  /** Of the lines in their box. */
-  public enum VerticalAlign {
-    TOP,
-    /** By the middle from the ascenders of the first line to the descenders of the last. */
-    MIDDLE,
-    BOTTOM,
-    /**
-     * By the middle of the flat capitals, from the top of the first line's to the last baseline.
-     */
-    CAPITALS,
-    /** By the middle of the flat small letters, likewise. */
-    SMALL_LETTERS;
-
-    /** Whether the middle of letters stands in the middle of the box, whatever hangs from them. */
-    public boolean isOptical() {
-      return this == CAPITALS || this == SMALL_LETTERS;
-    }
-  }
-
-  /** The way lines run: level, from top to bottom, or from bottom to top. */
-  public enum Direction {
-    LEVEL,
-    DOWN,
-    UP
-  }
 
   /** Words of a fact or of their own, in one colour, shrunk to their box, level and ranged left. */
   public static Words of(Fact fact, String text, String face, Length size, Colour colour) {
-    return new Words(
-        fact,
-        text,
-        face,
-        size,
-        true,
-        Paint.of(colour),
-        null,
-        Align.LEFT,
-        VerticalAlign.TOP,
-        1.2,
-        false,
-        0,
-        Direction.LEVEL);
+    return new Words(fact, text, Type.of(face, size), Setting.PLAIN, Paint.of(colour), null);
   }
 
   @Override
@@ -102,53 +37,51 @@ public record Words(
         paint.colours(), outline == null ? Stream.empty() : outline.paint().colours());
   }
 
-  /** The words for this book, as they are set. */
-  public String on(Book book) {
-    String words = said(book).text();
-    return capitals ? words.toUpperCase(Locale.ROOT) : words;
+  /** The words for this book, as they are read: with their facts, without marks of emphasis. */
+  public Emphasised on(Book book) {
+    return Emphasised.of(said(book).text());
   }
 
-  /** The words for this book, as they are written, with the facts that stand in them by name. */
+  /**
+   * The words for this book with the facts that stand in them by name. Stars mark emphasis, but not
+   * those that a title or another short fact brings.
+   */
   public FactsInText said(Book book) {
     return fact == null
         ? FactsInText.of(text, book)
-        : new FactsInText(book.text(fact), List.of(), List.of());
+        : new FactsInText(fact.marked(book.text(fact)), List.of(), List.of());
   }
 
-  public Words withSize(Length newSize, boolean newFit) {
-    return new Words(
-        fact, text, face, newSize, newFit, paint, outline, align, vertical, leading, capitals,
-        tracking, direction);
+  public Words withType(Type other) {
+    return new Words(fact, text, other, setting, paint, outline);
+  }
+
+  public Words withSetting(Setting other) {
+    return new Words(fact, text, type, other, paint, outline);
+  }
+
+  public Words withSize(Length size) {
+    return withType(type.withSize(size));
   }
 
   /** The same words in another typeface. */
   public Words in(String otherFace) {
-    return new Words(
-        fact, text, otherFace, size, fit, paint, outline, align, vertical, leading, capitals,
-        tracking, direction);
+    return withType(type.withFace(otherFace));
   }
 
-  public Words aligned(Align along, VerticalAlign down) {
-    return new Words(
-        fact, text, face, size, fit, paint, outline, along, down, leading, capitals, tracking,
-        direction);
+  public Words aligned(Setting.Align along, Setting.VerticalAlign down) {
+    return withSetting(setting.aligned(along, down));
   }
 
   public Words withLeading(double multiple) {
-    return new Words(
-        fact, text, face, size, fit, paint, outline, align, vertical, multiple, capitals, tracking,
-        direction);
+    return withSetting(setting.withLeading(multiple));
   }
 
-  public Words running(Direction way) {
-    return new Words(
-        fact, text, face, size, fit, paint, outline, align, vertical, leading, capitals, tracking,
-        way);
+  public Words running(Setting.Direction way) {
+    return withSetting(setting.running(way));
   }
 
   public Words withPaint(Paint p) {
-    return new Words(
-        fact, text, face, size, fit, p, outline, align, vertical, leading, capitals, tracking,
-        direction);
+    return new Words(fact, text, type, setting, p, outline);
   }
 }

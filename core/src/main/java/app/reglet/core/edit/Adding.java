@@ -12,6 +12,7 @@ import app.reglet.core.design.Focus;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.SpineTypeRule;
@@ -114,17 +115,17 @@ final class Adding implements Addition.Kinds<Design> {
               + " is glued: no words can stand there.");
     }
     boolean spine = e.panel() == PanelKind.SPINE;
-    Words.Direction way =
+    Setting.Direction way =
         !spine
-            ? Words.Direction.LEVEL
+            ? Setting.Direction.LEVEL
             : wrap.rules().spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM
-                ? Words.Direction.DOWN
-                : Words.Direction.UP;
+                ? Setting.Direction.DOWN
+                : Setting.Direction.UP;
     Length size =
         spine ? Length.pt("22") : e.fact() == Fact.BLURB ? Length.pt("11") : Length.pt("24");
     Words words =
         Words.of(e.fact(), e.fact() == null ? "New words" : "", room.face(), size, room.ink())
-            .aligned(Words.Align.CENTRE, Words.VerticalAlign.MIDDLE)
+            .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.MIDDLE)
             .running(way);
     Length height = spine ? safe.height().dividedBy(2) : safe.height().dividedBy(6);
     Box box =

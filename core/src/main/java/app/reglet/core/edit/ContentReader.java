@@ -16,7 +16,6 @@ import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,11 +25,13 @@ final class ContentReader {
   private final Typed typed;
   private final EditReader.Stock stock;
   private final PaintReader paints;
+  private final SettingReader setting;
 
   ContentReader(Typed typed, EditReader.Stock stock) {
     this.typed = typed;
     this.stock = stock;
     this.paints = new PaintReader(typed);
+    this.setting = new SettingReader(typed, stock);
   }
 
   Content changed(Piece piece) {
@@ -87,25 +88,13 @@ final class ContentReader {
       String source = typed.text("source");
       fact = source.equals("own") ? null : Choices.of(Fact.class, source);
     }
-    String face = typed.text("face", old.face());
-    if (!stock.hasFace(face)) {
-      throw new Refusal("face", "There is no typeface “" + face + "” here: choose another.");
-    }
-    Length size = typed.has("size") ? Length.parse(typed.text("size"), Unit.PT) : old.size();
     return new Words(
         fact,
         typed.text("text", old.text()).replace("\r\n", "\n"),
-        face,
-        size,
-        typed.flag("fit", old.fit()),
+        setting.type(old.type()),
+        setting.setting(old.setting()),
         filled(old.paint()),
-        old.outline(),
-        typed.choice("align", old.align()),
-        typed.choice("vertical", old.vertical()),
-        typed.figure("leading", "leading", 0.6, 4, old.leading()),
-        typed.flag("capitals", old.capitals()),
-        (int) Math.round(typed.figure("tracking", "letter spacing", -100, 1000, old.tracking())),
-        typed.choice("direction", old.direction()));
+        old.outline());
   }
 
   /** A line has no inside, but must be seen: it takes an edge of what it was filled with. */

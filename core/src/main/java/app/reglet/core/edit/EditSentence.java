@@ -211,11 +211,11 @@ public final class EditSentence implements Edit.Visitor<String> {
       if (!w.text().equals(old.text()) || w.fact() != old.fact()) {
         return "given other words";
       }
-      if (!w.face().equals(old.face())) {
+      if (!w.type().face().equals(old.type().face())) {
         return "in another typeface";
       }
-      if (!w.size().equals(old.size())) {
-        return "at " + w.size().brief(Unit.PT);
+      if (!w.type().size().equals(old.type().size())) {
+        return "at " + w.type().size().brief(Unit.PT);
       }
       if (!w.paint().equals(old.paint())) {
         return "in another colour";

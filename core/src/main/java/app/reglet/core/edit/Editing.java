@@ -227,11 +227,11 @@ public final class Editing implements Edit.Visitor<Design> {
       throw new Refusal("“" + piece.name() + "” is a piece of another kind.");
     }
     if (content instanceof Words w) {
-      if (w.size().isLessThan(DesignLimits.LEAST_TYPE)
-          || w.size().isMoreThan(DesignLimits.MOST_TYPE)) {
+      if (w.type().size().isLessThan(DesignLimits.LEAST_TYPE)
+          || w.type().size().isMoreThan(DesignLimits.MOST_TYPE)) {
         throw new Refusal(
             "A type size of "
-                + w.size().brief(Unit.PT)
+                + w.type().size().brief(Unit.PT)
                 + " can't be set: from "
                 + DesignLimits.LEAST_TYPE.figure(Unit.PT)
                 + " to "

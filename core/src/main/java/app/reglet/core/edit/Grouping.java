@@ -182,7 +182,7 @@ final class Grouping {
 
   private static Piece scaled(Piece member, double scale) {
     return scale != 1 && member.content() instanceof Words w
-        ? member.withContent(w.withSize(Length.nearMm(w.size().toMm() * scale), w.fit()))
+        ? member.withContent(w.withSize(Length.nearMm(w.type().size().toMm() * scale)))
         : member;
   }
 }

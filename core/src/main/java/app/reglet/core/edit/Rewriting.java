@@ -168,17 +168,10 @@ final class Rewriting implements Content.Visitor<Content> {
     return new Words(
         w.fact(),
         w.text(),
-        w.face(),
-        length.apply(w.size()),
-        w.fit(),
+        w.type().withSize(length.apply(w.type().size())),
+        w.setting(),
         paint(w.paint()),
-        stroke(w.outline()),
-        w.align(),
-        w.vertical(),
-        w.leading(),
-        w.capitals(),
-        w.tracking(),
-        w.direction());
+        stroke(w.outline()));
   }
 
   @Override

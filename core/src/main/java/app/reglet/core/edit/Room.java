@@ -62,7 +62,7 @@ final class Room {
   String face() {
     return Stream.concat(side().all(), design.outside().all())
         .filter(p -> p.content() instanceof Words)
-        .map(p -> ((Words) p.content()).face())
+        .map(p -> ((Words) p.content()).type().face())
         .findFirst()
         .orElse("spectral");
   }

@@ -6,6 +6,7 @@ import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
 import app.reglet.core.design.Turns;
+import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -83,8 +84,8 @@ final class Together {
     double x = to.left().toMm() + (box.centreX().toMm() - from.left().toMm()) * across;
     double y = to.top().toMm() + (box.centreY().toMm() - from.top().toMm()) * down;
     Piece sized =
-        p.content() instanceof Words w && !w.fit()
-            ? p.withContent(w.withSize(typeSize(w.size(), least), false))
+        p.content() instanceof Words w && w.type().fit() == Type.Fit.SIZE
+            ? p.withContent(w.withSize(typeSize(w.type().size(), least)))
             : p;
     return placing.laid(
         sized,

@@ -30,6 +30,14 @@ record Typed(Map<String, String> fields, Unit unit) {
     return text.replace("\u0000", "");
   }
 
+  /** What follows a beginning in the names of fields, in no order. */
+  List<String> after(String beginning) {
+    return fields.keySet().stream()
+        .filter(f -> f.startsWith(beginning))
+        .map(f -> f.substring(beginning.length()))
+        .toList();
+  }
+
   String text(String name, String otherwise) {
     return has(name) ? text(name) : otherwise;
   }

@@ -20,6 +20,7 @@ import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.testng.annotations.Test;
 
 public class ChecksTest {
@@ -64,6 +65,7 @@ public class ChecksTest {
         Optional.empty(),
         List.of(),
         List.of(),
+        Set.of(),
         Length.pt("20"));
   }
 
@@ -281,6 +283,7 @@ public class ChecksTest {
             Optional.empty(),
             List.of(),
             List.of(),
+            Set.of(),
             Length.ZERO);
     assertThat(codes(w, with(w, words))).isEmpty();
     Outline into =
@@ -301,6 +304,7 @@ public class ChecksTest {
             Optional.empty(),
             List.of(),
             List.of(),
+            Set.of(),
             Length.ZERO);
     assertThat(codes(w, with(w, over))).containsExactly("barcode-area-covered");
   }
@@ -328,6 +332,7 @@ public class ChecksTest {
         Optional.empty(),
         empty,
         unknown,
+        Set.of(),
         w.largest());
   }
 
@@ -344,6 +349,7 @@ public class ChecksTest {
         Optional.ofNullable(instead),
         List.of(),
         List.of(),
+        Set.of(),
         w.largest());
   }
 

@@ -89,7 +89,7 @@ public class EditSentenceTest {
         new Edit.Hang("title", Region.safe(PanelKind.BACK), Span.Hold.START, Span.Hold.START),
         "Title hung anew"
       },
-      {new Edit.Set("title", title().withSize(Length.pt("30"), false)), "Title at 30 pt"},
+      {new Edit.Set("title", title().withSize(Length.pt("30"))), "Title at 30 pt"},
       {new Edit.Appear("title", Appearance.PLAIN), "Title given another look"},
       {new Edit.Rename("title", " Head "), "Title named “Head”"},
       {new Edit.Lock("title", true), "Title locked"},
@@ -126,7 +126,7 @@ public class EditSentenceTest {
   @Test
   public void whatOfTheContentIsAnotherIsSaid() {
     Words t = title();
-    assertThat(set(t.withSize(t.size(), !t.fit()))).isEqualTo("Title set otherwise");
+    assertThat(set(t.withLeading(2))).isEqualTo("Title set otherwise");
     assertThat(set(new Content.Barcode())).isEqualTo("Title drawn otherwise");
     assertThat(EditSentence.of(new Edit.Turn("title", 90), LEDGER, Unit.IN)).endsWith("90°");
     assertThat(

@@ -311,7 +311,7 @@ public class EditingTest {
     Design twice = Scaling.of(LEDGER, small, large);
     Words before = (Words) LEDGER.piece("title").orElseThrow().content();
     Words after = (Words) twice.piece("title").orElseThrow().content();
-    assertThat(after.size().toMm()).isCloseTo(before.size().toMm() * 1.6, within());
+    assertThat(after.type().size().toMm()).isCloseTo(before.type().size().toMm() * 1.6, within());
     assertThat(Scaling.of(twice, large, small)).isEqualTo(LEDGER);
     // what is in a group goes with the group's box, once
     Design group = Scaling.of(grouped(), small, large);

@@ -121,7 +121,7 @@ public class TogetherTest {
     double across =
         (round.right().toMm() - FRONT.left().toMm() - 10 + 30)
             / (round.right().toMm() - FRONT.left().toMm() - 10);
-    assertThat(((Words) after.piece("a").orElseThrow().content()).size())
+    assertThat(((Words) after.piece("a").orElseThrow().content()).type().size())
         .isEqualTo(Length.pt("20"));
     assertThat(place(after, "a")[2]).isCloseTo(20 * across, within(1e-6));
     assertThat(place(after, "b")[2]).isCloseTo(10, within(1e-6));

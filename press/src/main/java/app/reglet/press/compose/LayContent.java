@@ -1,11 +1,13 @@
 package app.reglet.press.compose;
 
+import app.reglet.core.book.Emphasised;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -55,13 +57,20 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     Words scaled =
         scope.typeScale() == 1
             ? words
-            : words.withSize(Length.nearMm(words.size().toMm() * scope.typeScale()), words.fit());
-    Typeface face = lay.typefaces.get(words.face());
-    String text = words.on(lay.book);
+            : words.withSize(Length.nearMm(words.type().size().toMm() * scope.typeScale()));
+    Typeface face = lay.typefaces.get(words.type().face());
+    Emphasised text = words.on(lay.book);
     Pen outline = words.outline() == null ? null : lay.fills.pen(words.outline(), rect, 1);
     WordsSetting setting =
         WordsSetting.of(
-            scaled, text, face, rect, lay.fills.of(words.paint(), rect), outline, toSheet);
+            scaled,
+            text,
+            lay.typefaces,
+            language(words),
+            rect,
+            lay.fills.of(words.paint(), rect),
+            outline,
+            toSheet);
     lay.laid.add(
         new Laid.Words(
             piece.id(),
@@ -70,13 +79,18 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             setting.ink(),
             Length.nearMm(setting.set().size()),
             setting.set().overflowing(),
-            face.missing(text),
+            setting.set().missing(),
             named(face),
-            lay.typefaces.instead(face, text).map(this::named),
+            lay.typefaces.instead(face, text.text() + setting.set().missing()).map(this::named),
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
+            setting.set().lacks(),
             largestOnSpine(words, face)));
     return setting.marks();
+  }
+
+  private static String language(Words words) {
+    return words.setting().language();
   }
 
   private Laid.Face named(Typeface face) {
@@ -84,7 +98,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   }
 
   private Length largestOnSpine(Words words, Typeface face) {
-    if (words.direction() == Words.Direction.LEVEL) {
+    if (words.setting().direction() == Setting.Direction.LEVEL) {
       return Length.ZERO;
     }
     return lay.wrap

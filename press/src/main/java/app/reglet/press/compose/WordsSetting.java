@@ -1,5 +1,7 @@
 package app.reglet.press.compose;
 
+import app.reglet.core.book.Emphasised;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
@@ -9,10 +11,11 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Rect;
 import app.reglet.press.type.Hull;
+import app.reglet.press.type.SetLine;
 import app.reglet.press.type.SetWords;
 import app.reglet.press.type.Setter;
 import app.reglet.press.type.ShapedLine;
-import app.reglet.press.type.Typeface;
+import app.reglet.press.type.Typefaces;
 import java.awt.geom.AffineTransform;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,53 +35,71 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
    */
   static WordsSetting of(
       Words words,
-      String text,
-      Typeface face,
+      Emphasised text,
+      Typefaces faces,
+      String language,
       Rect box,
       Fill fill,
       Pen outline,
       AffineTransform toSheet) {
-    boolean level = words.direction() == Words.Direction.LEVEL;
+    boolean level = words.setting().direction() == Setting.Direction.LEVEL;
     SetWords set =
         Setter.set(
             words,
             text,
-            face,
+            faces,
+            language,
             level ? box.width() : box.height(),
             level ? box.height() : box.width());
-    AffineTransform direction = direction(words.direction(), box);
+    AffineTransform direction = direction(words.setting().direction(), box);
     List<Mark> marks = new ArrayList<>();
     List<List<Point>> ink = new ArrayList<>();
     for (SetWords.PlacedLine placed : set.lines()) {
       AffineTransform place = new AffineTransform(direction);
       place.translate(placed.x(), placed.baseline());
-      ShapedLine line = placed.line();
-      marks.add(
-          new Mark.Glyphs(
-              face,
-              set.size(),
-              line.glyphs(),
-              line.x(set.size()),
-              line.y(set.size()),
-              line.chars(),
-              place,
-              fill,
-              outline,
-              line.text()));
+      for (SetLine.Part part : placed.line().parts()) {
+        marks.add(glyphs(part, placed.size(), place, fill, outline));
+      }
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(place);
-      line(hull(line, face), set.size(), there, ink);
+      line(hull(placed.line()), placed.size(), there, ink);
     }
     return new WordsSetting(marks, set, new Outline(ink));
   }
 
+  private static Mark.Glyphs glyphs(
+      SetLine.Part part, double size, AffineTransform line, Fill fill, Pen outline) {
+    AffineTransform place = new AffineTransform(line);
+    place.translate(part.x() * size, 0);
+    double own = size * part.scale();
+    ShapedLine run = part.line();
+    return new Mark.Glyphs(
+        part.face(),
+        own,
+        run.glyphs(),
+        run.x(own),
+        run.y(own),
+        run.chars(),
+        place,
+        fill,
+        outline,
+        run.text());
+  }
+
   /** The hull of a line's ink in ems, x and y in turn: its bounds are the ink's, however turned. */
-  private static double[] hull(ShapedLine line, Typeface face) {
+  private static double[] hull(SetLine line) {
     List<double[]> points = new ArrayList<>();
-    for (int i = 0; i < line.glyphs().length; i++) {
-      double[] glyph = face.hull(line.glyphs()[i]);
-      for (int p = 0; p < glyph.length; p += 2) {
-        points.add(new double[] {glyph[p] + line.x()[i], glyph[p + 1] + line.y()[i]});
+    for (SetLine.Part part : line.parts()) {
+      ShapedLine run = part.line();
+      for (int i = 0; i < run.glyphs().length; i++) {
+        double[] glyph = part.face().hull(run.glyphs()[i]);
+        for (int p = 0; p < glyph.length; p += 2) {
+          points.add(
+              new double[] {
+                (glyph[p] + run.x()[i]) * part.scale() + part.x(),
+                (glyph[p + 1] + run.y()[i]) * part.scale()
+              });
+        }
       }
     }
     return Hull.of(points);
@@ -101,7 +122,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
   }
 
   /** From the words' own box, in which lines run level, to the one they are in. */
-  private static AffineTransform direction(Words.Direction direction, Rect box) {
+  private static AffineTransform direction(Setting.Direction direction, Rect box) {
     return switch (direction) {
       case LEVEL -> AffineTransform.getTranslateInstance(box.x(), box.y());
       case DOWN -> new AffineTransform(0, 1, -1, 0, box.right(), box.y());

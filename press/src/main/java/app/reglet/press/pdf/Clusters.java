@@ -6,8 +6,9 @@ import java.util.Arrays;
 
 /**
  * What the glyphs of a run say where the font's own table doesn't: a glyph that stands for several
- * letters, and every glyph of a line that reads from the right, where a letter has other forms at
- * other places. Neighbours that stand for the same characters are a cluster: a letter with its
+ * letters, a small capital, a hyphen that only the end of a line shows (U+00AD; ISO 32000-1,
+ * 14.8.2.2.3), and every glyph of a line that reads from the right, where a letter has other forms
+ * at other places. Neighbours that stand for the same characters are a cluster: a letter with its
  * marks.
  */
 final class Clusters {
@@ -33,7 +34,7 @@ final class Clusters {
       int end = next < starts.length ? starts[next] : g.text().length();
       String text = g.text().substring(chars[from], end);
       if (rightwards) {
-        if (to == from + 1 && text.length() > 1) {
+        if (to == from + 1 && !g.face().says(g.glyphs()[from], text)) {
           said[from] = text;
         }
       } else {

@@ -1,53 +1,86 @@
 package app.reglet.press.type;
 
+import app.reglet.core.book.Emphasised;
 import app.reglet.core.design.DesignLimits;
+import app.reglet.core.design.Setting;
+import app.reglet.core.design.Setting.Breaks;
 import app.reglet.core.design.Words;
-import java.awt.geom.Rectangle2D;
-import java.text.Bidi;
-import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.DoublePredicate;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/**
- * Sets words in a frame: breaks lines, finds the size, places baselines. A block's height runs from
- * the ascenders of its first line to the descenders of its last.
- */
+/** Sets words in a frame: breaks lines, finds the size, and leaves placing them to a block. */
 public final class Setter {
   private static final double MM_PER_POINT = 25.4 / 72;
   private static final double SMALLEST = DesignLimits.LEAST_FITTED_TYPE.toMm();
+  private static final double LARGEST = DesignLimits.MOST_TYPE.toMm();
   private static final double STEP = 0.1 * MM_PER_POINT;
-  private static final double HAIR = 1e-6;
+  private static final double HAIR = Block.HAIR;
+  private static final Pattern LINE_BREAK = Pattern.compile("\\R");
 
-  private final Typeface face;
+  /** Breaks are looked for again with less room where lines come out wider than was reckoned. */
+  private static final int TRIES = 4;
+
   private final Words words;
-  private final double tracking;
+  private final Typeface face;
+  private final Lettering lettering;
+  private final double space;
   private final List<Paragraph> paragraphs = new ArrayList<>();
-  private final Map<Line, ShapedLine> shaped = new HashMap<>();
+  private final Map<Line, SetLine> shaped = new HashMap<>();
 
   /** How far ink may stand out left of a line's start and right of its end, in ems: italics do. */
   private double outLeft;
 
   private double outRight;
 
-  /** A stretch of text between two places where a line may break; the width excludes end spaces. */
-  private record Segment(String text, double solid, double full) {}
+  /** A line of a paragraph, between two of its places. */
+  record Line(int paragraph, int from, int to, boolean last) {}
 
-  /** A paragraph and whether it reads from right to left. */
-  private record Paragraph(boolean leftwards, List<Segment> segments) {}
-
-  /** A line and whether its paragraph reads from right to left. */
-  private record Line(String text, boolean leftwards) {}
-
-  private Setter(Words words, String text, Typeface face) {
-    this.face = face;
+  private Setter(Words words, Emphasised text, Typefaces faces, String language) {
     this.words = words;
-    this.tracking = words.tracking() / 1000.0;
-    for (String paragraph : text.strip().split("\\R", -1)) {
-      paragraphs.add(paragraph(paragraph.strip().replace('\t', ' ')));
+    this.face = faces.get(words.type().face());
+    this.lettering = new Lettering(words.type(), text, faces, Locale.forLanguageTag(language));
+    this.space = face.shape(" ", 0).advance();
+    Optional<Hyphenation> parting =
+        words.setting().hyphenated() ? Hyphenation.of(language) : Optional.empty();
+    String all = lettering.text();
+    int end = all.stripTrailing().length();
+    Matcher breaks = LINE_BREAK.matcher(all).region(0, end);
+    int from = all.length() - all.stripLeading().length();
+    breaks.region(Math.min(from, end), end);
+    while (breaks.find()) {
+      paragraph(from, breaks.start(), parting, language);
+      from = breaks.end();
     }
+    paragraph(from, end, parting, language);
+  }
+
+  private void paragraph(int from, int to, Optional<Hyphenation> parting, String language) {
+    int start = from;
+    int end = to;
+    String all = lettering.text();
+    while (start < end && Character.isWhitespace(all.charAt(start))) {
+      start++;
+    }
+    while (end > start && Character.isWhitespace(all.charAt(end - 1))) {
+      end--;
+    }
+    Paragraph paragraph =
+        new Paragraph(
+            all.substring(start, end).replace('\t', ' '),
+            lettering.styles().subList(start, end),
+            words.type().tracking() / 1000.0,
+            parting,
+            language);
+    outLeft = Math.max(outLeft, paragraph.outLeft());
+    outRight = Math.max(outRight, paragraph.outRight());
+    paragraphs.add(paragraph);
   }
 
   /**
@@ -55,15 +88,17 @@ public final class Setter {
    *
    * @param words how
    * @param text what
-   * @param face in which face
+   * @param faces to set it in
+   * @param language by whose rules words are parted and letters become capitals, a BCP 47 tag
    * @param width of the frame along the lines, mm
    * @param height of the frame across the lines, mm
    */
-  public static SetWords set(Words words, String text, Typeface face, double width, double height) {
-    if (text.isBlank()) {
-      return new SetWords(words.size().toMm(), List.of(), false);
+  public static SetWords set(
+      Words words, Emphasised text, Typefaces faces, String language, double width, double height) {
+    if (text.text().isBlank()) {
+      return new SetWords(words.type().size().toMm(), List.of(), false, "", java.util.Set.of());
     }
-    return new Setter(words, text, face).fitted(width, height);
+    return new Setter(words, text, faces, language).fitted(width, height);
   }
 
   /** The largest size in mm whose lines, ascender to descender, stand in this height. */
@@ -71,186 +106,145 @@ public final class Setter {
     return height / (face.ascent() + face.descent());
   }
 
-  /** A paragraph reads as its first letter with a direction does (UAX #9, rules P2 and P3). */
-  private Paragraph paragraph(String paragraph) {
-    boolean leftwards =
-        !new Bidi(paragraph, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
-    List<Segment> segments = new ArrayList<>();
-    BreakIterator breaks = BreakIterator.getLineInstance(Locale.ENGLISH);
-    breaks.setText(paragraph);
-    int from = breaks.first();
-    for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
-      String text = paragraph.substring(from, to);
-      ShapedLine solid = line(new Line(text.stripTrailing(), leftwards));
-      outLeft = Math.max(outLeft, -solid.ink().getMinX());
-      outRight = Math.max(outRight, solid.ink().getMaxX() - solid.advance());
-      segments.add(new Segment(text, solid.advance(), line(new Line(text, leftwards)).advance()));
-    }
-    return new Paragraph(leftwards, segments);
-  }
-
-  private ShapedLine line(Line line) {
-    return shaped.computeIfAbsent(line, l -> face.shape(l.text(), tracking, l.leftwards()));
-  }
-
   private SetWords fitted(double width, double height) {
-    double most = words.size().toMm();
-    if (!words.fit()) {
-      return place(most, width, height);
+    double size = words.type().size().toMm();
+    Block block =
+        switch (words.type().fit()) {
+          case SIZE -> block(size, width);
+          case AT_MOST -> block(largest(size, s -> block(s, width).fits(width, height)), width);
+          case LARGEST -> block(largest(LARGEST, s -> block(s, width).fits(width, height)), width);
+          case WIDTH -> stacked(width, height);
+        };
+    return new SetWords(
+        block.least(),
+        block.placed(width, height),
+        !block.fits(width, height),
+        lettering.missing(),
+        lettering.lacks());
+  }
+
+  /** The largest size up to one that passes, in tenths of a point below it. */
+  private static double largest(double most, DoublePredicate fits) {
+    if (fits.test(most)) {
+      return most;
     }
-    if (fits(most, width, height)) {
-      return place(most, width, height);
-    }
-    // sizes in tenths of a point; fits() holds for small sizes and fails for large ones
+    // small sizes pass and large ones don't
     int low = (int) Math.ceil(SMALLEST / STEP);
     int high = (int) Math.floor(most / STEP);
     while (low < high) {
       int mid = (low + high + 1) / 2;
-      if (fits(mid * STEP, width, height)) {
+      if (fits.test(mid * STEP)) {
         low = mid;
       } else {
         high = mid - 1;
       }
     }
-    return place(Math.min(low * STEP, most), width, height);
+    return Math.min(low * STEP, most);
   }
 
-  private boolean fits(double size, double width, double height) {
-    return fits(broken(size, width), size, width, height);
+  private Block block(double size, double width) {
+    return block(broken(size, width), l -> size);
   }
 
-  private boolean fits(List<Line> lines, double size, double width, double height) {
-    boolean high =
-        words.vertical().isOptical()
-            ? reach(lines) * size <= height / 2 + HAIR
-            : blockHeight(lines.size(), size) <= height + HAIR
-                && inkHeight(lines) * size <= height + HAIR;
-    return high
-        && (widest(lines) + outLeft + outRight) * size <= width + HAIR
-        && lines.stream().allMatch(l -> line(l).ink().getWidth() * size <= width + HAIR);
-  }
-
-  /** From the highest ink of any line to the lowest of any, in ems. */
-  private double inkHeight(List<Line> lines) {
-    double top = Double.POSITIVE_INFINITY;
-    double bottom = Double.NEGATIVE_INFINITY;
-    for (int i = 0; i < lines.size(); i++) {
-      Rectangle2D ink = line(lines.get(i)).ink();
-      if (!ink.isEmpty()) {
-        top = Math.min(top, i * words.leading() + ink.getMinY());
-        bottom = Math.max(bottom, i * words.leading() + ink.getMaxY());
-      }
+  private Block block(List<Line> lines, java.util.function.ToDoubleFunction<SetLine> sizes) {
+    List<Block.Row> rows = new ArrayList<>();
+    for (Line line : lines) {
+      SetLine shape = shaped(line);
+      Paragraph of = paragraphs.get(line.paragraph());
+      boolean hangs = words.setting().hanging();
+      rows.add(
+          new Block.Row(
+              shape,
+              sizes.applyAsDouble(shape),
+              line.from() == 0 && line.paragraph() > 0,
+              line.last(),
+              of.isLeftwards(),
+              hangs ? of.hangsFirst(line.from(), line.to()) : 0,
+              hangs ? of.hangsLast(line.from(), line.to()) : 0));
     }
-    return Math.max(0, bottom - top);
+    return new Block(words, face, rows, outLeft, outRight);
   }
 
-  /** The middle of the letters that lines are centred by, in ems below the first baseline. */
-  private double middle(int lines) {
-    double letters =
-        words.vertical() == Words.VerticalAlign.SMALL_LETTERS && !words.capitals()
-            ? face.smallMiddle()
-            : face.capMiddle();
-    return (lines - 1) * words.leading() / 2 - letters;
+  private SetLine shaped(Line line) {
+    return shaped.computeIfAbsent(line, l -> paragraphs.get(l.paragraph()).line(l.from(), l.to()));
   }
 
-  /** How far ink reaches from that middle, up or down, in ems. */
-  private double reach(List<Line> lines) {
-    double middle = middle(lines.size());
-    double top = inkFrom(lines, 0, 1);
-    return top == Double.POSITIVE_INFINITY
-        ? 0
-        : Math.max(middle - top, top + inkHeight(lines) - middle);
-  }
-
-  private double widest(List<Line> lines) {
-    return lines.stream().mapToDouble(l -> line(l).advance()).max().orElse(0);
-  }
-
-  private double blockHeight(int lines, double size) {
-    double descent = words.capitals() ? 0 : face.descent();
-    double ascent = words.capitals() ? face.capHeight() : face.ascent();
-    return size * (ascent + (lines - 1) * words.leading() + descent);
-  }
-
+  /** The lines at a size. */
   private List<Line> broken(double size, double width) {
     double room = width / size - outLeft - outRight;
     List<Line> lines = new ArrayList<>();
-    for (Paragraph paragraph : paragraphs) {
-      StringBuilder current = new StringBuilder();
-      double used = 0;
-      for (Segment s : paragraph.segments()) {
-        if (!current.isEmpty() && used + s.solid() > room + HAIR) {
-          lines.add(new Line(current.toString().stripTrailing(), paragraph.leftwards()));
-          current.setLength(0);
-          used = 0;
+    for (int p = 0; p < paragraphs.size(); p++) {
+      double first = room - (p > 0 ? words.setting().indent() : 0);
+      double less = 0;
+      List<Line> found = List.of();
+      for (int i = 0; i < TRIES; i++) {
+        found =
+            lines(
+                p,
+                new Breaking(paragraphs.get(p), words.setting(), first - less, room - less, space)
+                    .lines());
+        double over = over(found, first, room);
+        if (over <= HAIR) {
+          break;
         }
-        current.append(s.text());
-        used += s.full() + tracking;
+        less += over;
       }
-      lines.add(new Line(current.toString().stripTrailing(), paragraph.leftwards()));
+      lines.addAll(found);
     }
     return lines;
   }
 
-  private SetWords place(double size, double width, double height) {
-    List<Line> lines = broken(size, width);
-    double baseline = baseline(lines, size, height);
-    List<SetWords.PlacedLine> placed = new ArrayList<>();
-    for (Line each : lines) {
-      ShapedLine line = line(each);
-      double advance = line.advance() * size;
-      double x =
-          switch (words.align()) {
-            case LEFT -> outLeft * size;
-            case CENTRE -> (width - advance) / 2;
-            case RIGHT -> width - advance - outRight * size;
-          };
-      x += inside(x + line.ink().getMinX() * size, line.ink().getWidth() * size, width);
-      if (!each.text().isEmpty()) {
-        placed.add(new SetWords.PlacedLine(line, x, baseline));
-      }
-      baseline += size * words.leading();
-    }
-    return new SetWords(size, placed, !fits(lines, size, width, height));
-  }
-
-  /** The first baseline, from the top of the frame. */
-  private double baseline(List<Line> lines, double size, double height) {
-    double room = height - blockHeight(lines.size(), size);
-    double ascent = size * (words.capitals() ? face.capHeight() : face.ascent());
-    double baseline =
-        switch (words.vertical()) {
-          case TOP -> ascent;
-          case MIDDLE -> room / 2 + ascent;
-          case BOTTOM -> room + ascent;
-          case CAPITALS, SMALL_LETTERS -> height / 2 - middle(lines.size()) * size;
-        };
-    if (words.vertical().isOptical()) {
-      return baseline;
-    }
-    return baseline + inside(inkFrom(lines, baseline, size), inkHeight(lines) * size, height);
-  }
-
-  /** Where the highest ink of lines begins, the first of which stands on this baseline. */
-  private double inkFrom(List<Line> lines, double baseline, double size) {
-    double top = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < lines.size(); i++) {
-      Rectangle2D ink = line(lines.get(i)).ink();
-      if (!ink.isEmpty()) {
-        top = Math.min(top, baseline + (i * words.leading() + ink.getMinY()) * size);
+  /** How much wider than its room the widest line came out that could be shorter. */
+  private double over(List<Line> lines, double first, double room) {
+    double over = 0;
+    for (Line line : lines) {
+      if (line.to() - line.from() > 1 && words.setting().align() != Setting.Align.JUSTIFIED) {
+        Paragraph of = paragraphs.get(line.paragraph());
+        double hangs = words.setting().hanging() ? of.hangs(line.from(), line.to()) : 0;
+        over = Math.max(over, shaped(line).advance() - hangs - (line.from() == 0 ? first : room));
       }
     }
-    return top;
+    return over;
+  }
+
+  private static List<Line> lines(int paragraph, List<Integer> places) {
+    List<Line> lines = new ArrayList<>();
+    for (int i = 1; i < places.size(); i++) {
+      lines.add(new Line(paragraph, places.get(i - 1), places.get(i), i == places.size() - 1));
+    }
+    return lines;
   }
 
   /**
-   * How far ink must move to lie between 0 and a length, when it fits: accents on capitals, tails
-   * of Q and J, and italics stand out of what their lines measure.
+   * Every line as wide as the frame: those that were typed, or, where breaks are to be balanced, as
+   * many of each paragraph as fill the height best.
    */
-  private static double inside(double from, double extent, double length) {
-    if (extent == 0 || extent > length + HAIR) {
-      return 0;
+  private Block stacked(double width, double height) {
+    Block best = null;
+    int most = words.setting().breaks() == Breaks.BALANCED ? mostLines() : 1;
+    for (int n = 1; n <= most; n++) {
+      List<Line> lines = new ArrayList<>();
+      for (int p = 0; p < paragraphs.size(); p++) {
+        Paragraph of = paragraphs.get(p);
+        if (of.places() > 1) {
+          lines.addAll(lines(p, new Breaking(of, words.setting(), 1e9, 1e9, space).balanced(n)));
+        }
+      }
+      Block block =
+          block(
+              lines,
+              l ->
+                  l.ink().getWidth() == 0
+                      ? words.type().size().toMm()
+                      : Math.min(LARGEST, width / l.ink().getWidth()));
+      if (best == null || block.fits(width, height)) {
+        best = block;
+      }
     }
-    return Math.max(0, -from) - Math.max(0, from + extent - length);
+    return best;
+  }
+
+  private int mostLines() {
+    return Math.min(12, paragraphs.stream().mapToInt(p -> p.places() - 1).max().orElse(1));
   }
 }

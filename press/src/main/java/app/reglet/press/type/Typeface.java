@@ -11,8 +11,13 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /**
  * One shipped TrueType face. All figures are in ems: 1 is the type size. Shaping (HarfBuzz inside
@@ -39,19 +44,26 @@ public final class Typeface {
   private final String style;
   private final String resource;
   private final Map<Integer, Rectangle2D> inks = new ConcurrentHashMap<>();
+  private final Map<Integer, Double> advances = new ConcurrentHashMap<>();
   private final Map<Integer, double[]> hulls = new ConcurrentHashMap<>();
+  private final Map<List<String>, Featured> featured = new ConcurrentHashMap<>();
   private volatile Loaded loaded;
+  private CmapLookup characters;
 
   /** The file and what was measured of it. */
   private record Loaded(
       byte[] file,
       Font kerned,
       Font spaced,
+      Map<String, String> features,
       double ascent,
       double descent,
       double capHeight,
       double capMiddle,
       double smallMiddle) {}
+
+  /** The font with features put to use. */
+  private record Featured(Font kerned, Font spaced) {}
 
   Typeface(String id, String name, String style, String resource) {
     this.id = id;
@@ -80,18 +92,13 @@ public final class Typeface {
         throw new IllegalStateException("The typeface file " + resource + " is not in the jar");
       }
       byte[] file = in.readAllBytes();
-      Font plain =
-          Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(file)).deriveFont(EM);
-      Font kerned =
-          plain.deriveFont(
-              Map.of(
-                  TextAttribute.KERNING, TextAttribute.KERNING_ON,
-                  TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
-      Font spaced = plain.deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON));
+      Font plain = plain(file);
+      Font kerned = kerned(plain);
       return new Loaded(
           file,
           kerned,
-          spaced,
+          spaced(plain),
+          Map.copyOf(Features.of(new FontTables(file))),
           -inkOf(kerned, ASCENDING + " " + DESCENDING).getMinY() / EM,
           inkOf(kerned, ASCENDING + " " + DESCENDING).getMaxY() / EM,
           -inkOf(kerned, "HEIX").getMinY() / EM,
@@ -99,9 +106,28 @@ public final class Typeface {
           -inkOf(kerned, "xz").getCenterY() / EM);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    } catch (FontFormatException e) {
-      throw new IllegalStateException("The typeface file " + resource + " is no TrueType font", e);
     }
+  }
+
+  private static Font plain(byte[] file) {
+    try {
+      return Font.createFont(Font.TRUETYPE_FONT, new ByteArrayInputStream(file)).deriveFont(EM);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (FontFormatException e) {
+      throw new IllegalStateException("This is no TrueType font", e);
+    }
+  }
+
+  private static Font kerned(Font plain) {
+    return plain.deriveFont(
+        Map.of(
+            TextAttribute.KERNING, TextAttribute.KERNING_ON,
+            TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
+  }
+
+  private static Font spaced(Font plain) {
+    return plain.deriveFont(Map.of(TextAttribute.KERNING, TextAttribute.KERNING_ON));
   }
 
   /** Bounds of the shaped glyphs' outlines: measured as {@link #shape} measures its ink. */
@@ -132,6 +158,27 @@ public final class Typeface {
   /** Its style within its family: {@code Regular}, {@code Bold Italic}. */
   public String style() {
     return style;
+  }
+
+  /** Whether it slants. */
+  public boolean isItalic() {
+    return style.contains("Italic") || style.contains("Oblique");
+  }
+
+  /** How bold it is, from 100 to 900, 400 for regular (CSS Fonts 4, 2.2.2), by its style's name. */
+  public int weight() {
+    String plain = style.replaceAll("\\s*(Italic|Oblique)", "").replace(" ", "");
+    return switch (plain) {
+      case "Thin" -> 100;
+      case "ExtraLight" -> 200;
+      case "Light" -> 300;
+      case "Medium" -> 500;
+      case "SemiBold" -> 600;
+      case "Bold" -> 700;
+      case "ExtraBold" -> 800;
+      case "Black" -> 900;
+      default -> 400;
+    };
   }
 
   /** The TrueType file. */
@@ -184,13 +231,82 @@ public final class Typeface {
    * @param rightToLeft whether its paragraph reads from right to left
    */
   public ShapedLine shape(String text, double tracking, boolean rightToLeft) {
-    Shaping shaping = new Shaping(loaded().kerned(), loaded().spaced(), tracking);
-    shaping.add(text, rightToLeft);
-    return shaping.line(text, this::inkOf);
+    List<Style> styles = Collections.nCopies(text.length(), Style.plain(this));
+    return Shaping.line(text, styles, tracking, rightToLeft).parts().stream()
+        .findFirst()
+        .map(SetLine.Part::line)
+        .orElseGet(
+            () ->
+                new ShapedLine(
+                    text,
+                    new int[0],
+                    new double[0],
+                    new double[0],
+                    new int[0],
+                    0,
+                    new Rectangle2D.Double()));
   }
 
-  private Rectangle2D inkOf(int glyph) {
+  /** The font to shape with. */
+  Font font(List<String> features, boolean joins) {
+    if (features.isEmpty()) {
+      return joins ? loaded().kerned() : loaded().spaced();
+    }
+    Featured with =
+        featured.computeIfAbsent(
+            features,
+            f -> {
+              Font plain = plain(Features.always(loaded().file(), f));
+              return new Featured(kerned(plain), spaced(plain));
+            });
+    return joins ? with.kerned() : with.spaced();
+  }
+
+  /** The OpenType features people can choose, tags with what they are called. */
+  public Map<String, String> features() {
+    return loaded().features();
+  }
+
+  Rectangle2D inkOf(int glyph) {
     return inks.computeIfAbsent(glyph, g -> outline(g).getBounds2D());
+  }
+
+  /**
+   * Whether a reader of the file finds a text by a glyph alone: it is the glyph's one character.
+   */
+  public boolean says(int glyph, String text) {
+    List<Integer> characters = characters().getCharCodes(glyph);
+    return text.codePointCount(0, text.length()) == 1
+        && characters != null
+        && characters.get(0) == text.codePointAt(0);
+  }
+
+  /** The file's own table of characters. */
+  private synchronized CmapLookup characters() {
+    if (characters == null) {
+      try {
+        characters =
+            new TTFParser(true)
+                .parse(new RandomAccessReadBuffer(loaded().file()))
+                .getUnicodeCmapLookup(false);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    return characters;
+  }
+
+  /** What a glyph takes along the line where nothing is next to it, in ems. */
+  double advance(int glyph) {
+    return advances.computeIfAbsent(
+        glyph,
+        g ->
+            loaded()
+                    .spaced()
+                    .createGlyphVector(EXACT, new int[] {g})
+                    .getGlyphMetrics(0)
+                    .getAdvanceX()
+                / (double) EM);
   }
 
   /** A glyph's outline in ems, origin on the baseline, y down. */
@@ -214,6 +330,7 @@ public final class Typeface {
             c ->
                 !Character.isWhitespace(c)
                     && !Character.isISOControl(c)
+                    && Character.getType(c) != Character.FORMAT
                     && !loaded().kerned().canDisplay(c))
         .limit(12)
         .forEach(out::appendCodePoint);

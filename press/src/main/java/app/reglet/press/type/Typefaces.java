@@ -115,6 +115,22 @@ public final class Typefaces {
         .findFirst();
   }
 
+  /** The face of the same family and slant that is bolder by two steps, bold before others. */
+  Optional<Typeface> bolder(Typeface face) {
+    return familyOf(face).faces().stream()
+        .filter(f -> f.isItalic() == face.isItalic() && f.weight() >= face.weight() + 200)
+        .min(Comparator.comparing(f -> Math.abs(f.weight() - Math.max(700, face.weight() + 200))));
+  }
+
+  /**
+   * The face of the same family and weight that slants where this one is upright, or the reverse.
+   */
+  Optional<Typeface> slanted(Typeface face) {
+    return familyOf(face).faces().stream()
+        .filter(f -> f.isItalic() != face.isItalic())
+        .min(Comparator.comparing(f -> Math.abs(f.weight() - face.weight())));
+  }
+
   public List<Typeface> all() {
     return List.copyOf(byId.values());
   }

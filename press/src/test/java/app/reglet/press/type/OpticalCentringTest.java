@@ -3,7 +3,9 @@ package app.reglet.press.type;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.core.book.Emphasised;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import java.awt.geom.Rectangle2D;
@@ -23,10 +25,10 @@ public class OpticalCentringTest {
         .toArray(Object[][]::new);
   }
 
-  private static SetWords set(String face, String text, Words.VerticalAlign by, String pt) {
+  private static SetWords set(String face, String text, Setting.VerticalAlign by, String pt) {
     Words words =
-        Words.of(null, text, face, Length.pt(pt), Colour.BLACK).aligned(Words.Align.LEFT, by);
-    return Setter.set(words, text, Typefaces.shipped().get(face), 160, ACROSS);
+        Words.of(null, text, face, Length.pt(pt), Colour.BLACK).aligned(Setting.Align.LEFT, by);
+    return Setter.set(words, Emphasised.plain(text), Typefaces.shipped(), "en", 160, ACROSS);
   }
 
   /** The middle of the ink of some letters in the first line, mm from the top of the frame. */
@@ -37,9 +39,9 @@ public class OpticalCentringTest {
 
   @Test(dataProvider = "faces")
   public void capitalsOrSmallLettersStandInTheMiddleWithinFiveHundredths(String face) {
-    SetWords capitals = set(face, "Hythe Jetty", Words.VerticalAlign.CAPITALS, "14");
+    SetWords capitals = set(face, "Hythe Jetty", Setting.VerticalAlign.CAPITALS, "14");
     assertThat(middle(capitals, face, "HEI")).isCloseTo(ACROSS / 2, within(0.05));
-    SetWords small = set(face, "Hythe Jetty", Words.VerticalAlign.SMALL_LETTERS, "14");
+    SetWords small = set(face, "Hythe Jetty", Setting.VerticalAlign.SMALL_LETTERS, "14");
     assertThat(middle(small, face, "xz")).isCloseTo(ACROSS / 2, within(0.05));
     assertThat(small.lines().get(0).baseline()).isLessThan(capitals.lines().get(0).baseline());
   }
@@ -47,7 +49,7 @@ public class OpticalCentringTest {
   @Test(dataProvider = "faces")
   public void asLargeAsFitsIsAsLargeAsTheirInkLets(String face) {
     for (String text : new String[] {"HEIX", "Hythe Jetty", "axe"}) {
-      SetWords set = set(face, text, Words.VerticalAlign.CAPITALS, "200");
+      SetWords set = set(face, text, Setting.VerticalAlign.CAPITALS, "200");
       Rectangle2D ink = set.lines().get(0).line().ink();
       double top = set.lines().get(0).baseline() + ink.getMinY() * set.size();
       double bottom = set.lines().get(0).baseline() + ink.getMaxY() * set.size();
@@ -61,7 +63,7 @@ public class OpticalCentringTest {
 
   @Test
   public void twoLinesStandByTheMiddleOfBoth() {
-    SetWords set = set("spectral", "HEI\nHEI", Words.VerticalAlign.CAPITALS, "12");
+    SetWords set = set("spectral", "HEI\nHEI", Setting.VerticalAlign.CAPITALS, "12");
     double above = middle(set, "spectral", "HEI");
     double below = above + set.lines().get(1).baseline() - set.lines().get(0).baseline();
     assertThat((above + below) / 2).isCloseTo(ACROSS / 2, within(1e-6));

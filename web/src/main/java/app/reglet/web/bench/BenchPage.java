@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.book.Fact;
+import app.reglet.core.check.Laid;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
@@ -98,11 +99,7 @@ class BenchPage {
             ? ground.chosen()
             : hand.stream().map(Piece::id).collect(Collectors.joining(",")));
     model.addAttribute("block", TitleBlock.of(piece, cover, placed));
-    model.addAttribute(
-        "faceName",
-        piece != null && piece.content() instanceof Words w
-            ? typefaces.has(w.face()) ? typefaces.get(w.face()).name() : "not here"
-            : "");
+    fillWords(model, cover, piece);
     model.addAttribute("stay", false);
     model.addAttribute("exchange", true);
     cover
@@ -120,6 +117,30 @@ class BenchPage {
                       .toList());
               model.addAttribute("parts", Parts.of(cover.composition().pieces(), wrap));
             });
+  }
+
+  private void fillWords(Model model, Cover cover, Piece piece) {
+    boolean words = piece != null && piece.content() instanceof Words;
+    String face = words ? ((Words) piece.content()).type().face() : "";
+    boolean here = words && typefaces.has(face);
+    model.addAttribute("faceName", here ? typefaces.get(face).name() : words ? "not here" : "");
+    model.addAttribute(
+        "said",
+        here
+            ? WordsView.of((Words) piece.content(), typefaces.get(face), lacks(cover, piece))
+            : null);
+  }
+
+  private static Set<Laid.Lack> lacks(Cover cover, Piece piece) {
+    return cover
+        .art()
+        .flatMap(
+            art ->
+                art.laid().stream()
+                    .filter(l -> l.piece().equals(piece.id()) && l instanceof Laid.Words)
+                    .map(l -> ((Laid.Words) l).lacks())
+                    .findFirst())
+        .orElse(Set.of());
   }
 
   /** The pieces in the hand that are there, each once; ids are parted by commas. */

@@ -116,7 +116,7 @@ final class FaceView {
             design.side(PrintedSide.OUTSIDE).all(), design.side(PrintedSide.INSIDE).all())
         .map(Piece::content)
         .filter(Words.class::isInstance)
-        .map(c -> ((Words) c).face())
+        .map(c -> ((Words) c).type().face())
         .filter(typefaces::has)
         .map(typefaces::get);
   }
@@ -139,7 +139,12 @@ final class FaceView {
   /** The words of a piece, or the title where there are none. */
   static String text(Piece piece, Book book) {
     Content content = piece == null ? null : piece.content();
-    String text = content instanceof Words w ? w.on(book) : "";
+    String text = content instanceof Words w ? shown(w, book) : "";
     return !text.isBlank() ? text : book.title().isBlank() ? "Words" : book.title();
+  }
+
+  private static String shown(Words words, Book book) {
+    String text = words.on(book).text();
+    return words.type().letters().areCapitals() ? text.toUpperCase(Locale.ROOT) : text;
   }
 }

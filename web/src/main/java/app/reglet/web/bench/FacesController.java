@@ -59,8 +59,8 @@ public class FacesController {
     Piece words = cover.design().piece(piece).orElse(null);
     Content content = words == null ? null : words.content();
     Typeface face =
-        content instanceof Words w && typefaces.has(w.face())
-            ? typefaces.get(w.face())
+        content instanceof Words w && typefaces.has(w.type().face())
+            ? typefaces.get(w.type().face())
             : typefaces.all().get(0);
     String text = FaceView.text(words, cover.book());
     boolean byGenre = by.equals("genre");

@@ -115,19 +115,6 @@ public record TitleBlock(
     return String.join("|", left, top, width, height, angle);
   }
 
-  /** How the lines of words stand: {@code left, top}. */
-  public String lines() {
-    String stand =
-        words.align().name().toLowerCase(Locale.ROOT)
-            + ", "
-            + words.vertical().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-    return switch (words.direction()) {
-      case LEVEL -> stand;
-      case DOWN -> stand + ", downwards";
-      case UP -> stand + ", upwards";
-    };
-  }
-
   /** Length of the id of a drawing that was brought: a SHA-256 in hex. */
   private static final int SHA = 64;
 
@@ -212,7 +199,7 @@ public record TitleBlock(
     return art.laid().stream()
         .filter(l -> l.piece().equals(piece.id()) && l instanceof Laid.Words)
         .map(l -> ((Laid.Words) l).size())
-        .filter(s -> !s.figure(Unit.PT, 1).equals(words.size().figure(Unit.PT, 1)))
+        .filter(s -> !s.figure(Unit.PT, 1).equals(words.type().size().figure(Unit.PT, 1)))
         .map(s -> "→ " + s.figure(Unit.PT, 1) + " pt")
         .findFirst()
         .orElse("");

@@ -133,7 +133,7 @@ final class Composing {
         "size",
         points + " pt",
         "fit",
-        "on",
+        "AT_MOST",
         "colour",
         colour);
   }

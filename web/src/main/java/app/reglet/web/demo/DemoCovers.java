@@ -58,7 +58,7 @@ final class DemoCovers {
           "cormorant-garamond-italic",
           46,
           i == 0 ? "#23343a" : "#8d9ca0");
-      c.set("align", "LEFT", "vertical", "TOP", "fit", "off");
+      c.set("align", "LEFT", "vertical", "TOP", "fit", "SIZE");
     }
     c.words("author:", "front", box(24, 200, 70, 12), "josefin-sans-semibold", 17, paper);
     c.set("align", "LEFT");
@@ -77,7 +77,7 @@ final class DemoCovers {
     c.does("turn", "piece", c.last(), "angle", "-9");
     c.does("rename", "piece", c.last(), "name", "Badge");
     c.words("blurb:", "back", box(20, 30, 112.4, 70), "josefin-sans", 13.5, paper);
-    c.set("fit", "off", "align", "LEFT", "vertical", "TOP", "leading", "1.45");
+    c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.45");
     c.put("ornament:sedge", "back", 62, 120, 28, 28);
     c.set("ink.0.colour", "#f2c98f");
     c.words("imprint:", "back", box(20, 190, 60, 8), "josefin-sans-semibold", 11, "#f2c98f");
@@ -136,12 +136,12 @@ final class DemoCovers {
     c.put("ornament:gull", "front", 150, 128, 16, 8);
     c.set("ink.0.colour", ink, "ink.1.colour", ink);
     c.words("title:", "front", box(12, 12, 186, 46), "oswald-semibold", 150, ink);
-    c.set("capitals", "on", "vertical", "MIDDLE");
+    c.set("letters", "CAPITALS", "vertical", "MIDDLE");
     c.words("subtitle:", "front", box(13, 60, 120, 8), "work-sans", 15, ink);
     c.set("align", "LEFT");
     c.words(
         "own:No. 7\nSpring tides", "front", box(150, 60, 47, 16), "work-sans-semibold", 15, ink);
-    c.set("align", "RIGHT", "vertical", "TOP", "fit", "off");
+    c.set("align", "RIGHT", "vertical", "TOP", "fit", "SIZE");
     c.words(
         "own:The last ferryman of Ouse Hythe",
         "front",
@@ -159,9 +159,9 @@ final class DemoCovers {
         sand);
     c.set("align", "LEFT");
     c.words("title:", "spine", box(1.5, 14, 7, 120), "oswald-semibold", 11, ink);
-    c.set("capitals", "on", "direction", "DOWN", "align", "LEFT", "vertical", "MIDDLE");
+    c.set("letters", "CAPITALS", "direction", "DOWN", "align", "LEFT", "vertical", "MIDDLE");
     c.words("blurb:", "back", box(24, 40, 150, 70), "playfair-display", 20, ink);
-    c.set("fit", "off", "align", "LEFT", "vertical", "TOP", "leading", "1.4");
+    c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.4");
     c.words("imprint:", "back", box(24, 268, 80, 8), "work-sans-semibold", 12, sand);
     c.set("align", "LEFT");
     c.put("ornament:lighthouse", "front-flap", 36, 40, 32, 46);
@@ -176,7 +176,7 @@ final class DemoCovers {
         "work-sans",
         12.5,
         ink);
-    c.set("fit", "off", "align", "LEFT", "vertical", "TOP", "leading", "1.35");
+    c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.35");
     c.inside();
     c.does(
         "ground",
@@ -203,7 +203,7 @@ final class DemoCovers {
         "playfair-display",
         24,
         sand);
-    c.set("fit", "off", "vertical", "MIDDLE", "leading", "1.35");
+    c.set("fit", "SIZE", "vertical", "MIDDLE", "leading", "1.35");
     c.words(
         "own:Slack water is the short quiet between two tides, when nothing is pulled either way.",
         "front",
@@ -211,7 +211,7 @@ final class DemoCovers {
         "playfair-display",
         27,
         sand);
-    c.set("fit", "off", "vertical", "MIDDLE", "leading", "1.4");
+    c.set("fit", "SIZE", "vertical", "MIDDLE", "leading", "1.4");
     return c.design();
   }
 
@@ -265,7 +265,7 @@ final class DemoCovers {
         "height",
         "17 mm");
     c.words("blurb:", "back", box(10, 14, 85, 60), "alegreya", 12.5, ink);
-    c.set("fit", "off", "align", "LEFT", "vertical", "TOP", "leading", "1.35");
+    c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.35");
     return c.does(new Addition.AddBarcode()).design();
   }
 }

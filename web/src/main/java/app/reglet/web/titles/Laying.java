@@ -53,7 +53,7 @@ class Laying {
         .filter(p -> p.anchors().across().region().panel() == PanelKind.SPINE)
         .map(Piece::content)
         .filter(Words.class::isInstance)
-        .map(w -> ((Words) w).face())
+        .map(w -> ((Words) w).type().face())
         .filter(typefaces::has)
         .findFirst()
         .map(typefaces::get)

@@ -1,6 +1,8 @@
 package app.reglet.core.design.document;
 
 import app.reglet.core.book.Fact;
+import app.reglet.core.design.Setting;
+import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -16,20 +18,58 @@ final class WordsCodec implements ContentCodec<Words> {
     if (w.fact() != null) {
       out.put("fact", w.fact().name());
     }
+    Type type = w.type();
     out.put("text", w.text())
-        .put("face", w.face())
-        .put("size", w.size().toString())
-        .put("fit", w.fit());
+        .put("face", type.face())
+        .put("size", type.size().toString())
+        .put("fit", type.fit() != Type.Fit.SIZE);
     out.set("paint", PaintCodec.write(w.paint()));
     if (w.outline() != null) {
       out.set("outline", PaintCodec.write(w.outline()));
     }
-    out.put("align", w.align().name())
-        .put("vertical", w.vertical().name())
-        .put("leading", w.leading())
-        .put("capitals", w.capitals())
-        .put("tracking", w.tracking())
-        .put("direction", w.direction().name());
+    Setting setting = w.setting();
+    out.put("align", setting.align().name())
+        .put("vertical", setting.vertical().name())
+        .put("leading", setting.leading())
+        .put("capitals", type.letters() == Type.Letters.CAPITALS)
+        .put("tracking", type.tracking())
+        .put("direction", setting.direction().name());
+    more(type, out);
+    more(setting, out);
+  }
+
+  /** What was not there in the first files of this format is written where it says something. */
+  private static void more(Type type, ObjectNode out) {
+    if (type.fit() == Type.Fit.LARGEST || type.fit() == Type.Fit.WIDTH) {
+      out.put("fills", type.fit().name());
+    }
+    if (type.letters() != Type.Letters.AS_WRITTEN && type.letters() != Type.Letters.CAPITALS) {
+      out.put("letters", type.letters().name());
+    }
+    if (!type.features().isEmpty()) {
+      type.features().forEach(out.putArray("features")::add);
+    }
+  }
+
+  private static void more(Setting s, ObjectNode out) {
+    if (s.gap() != 0) {
+      out.put("gap", s.gap());
+    }
+    if (s.indent() != 0) {
+      out.put("indent", s.indent());
+    }
+    if (s.breaks() != Setting.Breaks.FULL) {
+      out.put("breaks", s.breaks().name());
+    }
+    if (s.hyphenated()) {
+      out.put("hyphenated", true);
+    }
+    if (s.hanging()) {
+      out.put("hanging", true);
+    }
+    if (!s.language().isEmpty()) {
+      out.put("language", s.language());
+    }
   }
 
   @Override
@@ -37,16 +77,33 @@ final class WordsCodec implements ContentCodec<Words> {
     return new Words(
         in.has("fact") ? in.choice("fact", Fact.class) : null,
         in.text("text", ""),
+        type(in),
+        setting(in),
+        in.part("paint", PaintCodec::read),
+        in.partIfAny("outline", PaintCodec::stroke).orElse(null));
+  }
+
+  private static Type type(Fields in) {
+    return new Type(
         in.text("face"),
         in.length("size"),
-        in.flag("fit"),
-        in.part("paint", PaintCodec::read),
-        in.partIfAny("outline", PaintCodec::stroke).orElse(null),
-        in.choice("align", Words.Align.class),
-        in.choice("vertical", Words.VerticalAlign.class),
-        in.number("leading"),
-        in.flag("capitals"),
+        in.choice("fills", in.flag("fit") ? Type.Fit.AT_MOST : Type.Fit.SIZE),
         in.whole("tracking", 0),
-        in.choice("direction", Words.Direction.class));
+        in.choice("letters", in.flag("capitals") ? Type.Letters.CAPITALS : Type.Letters.AS_WRITTEN),
+        in.texts("features"));
+  }
+
+  private static Setting setting(Fields in) {
+    return new Setting(
+        in.choice("align", Setting.Align.class),
+        in.choice("vertical", Setting.VerticalAlign.class),
+        in.choice("direction", Setting.Direction.class),
+        in.number("leading"),
+        in.number("gap", 0),
+        in.number("indent", 0),
+        in.choice("breaks", Setting.Breaks.FULL),
+        in.has("hyphenated") && in.flag("hyphenated"),
+        in.has("hanging") && in.flag("hanging"),
+        in.text("language", ""));
   }
 }

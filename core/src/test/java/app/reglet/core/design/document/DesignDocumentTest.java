@@ -18,8 +18,10 @@ import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
+import app.reglet.core.design.Setting;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
+import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
@@ -50,21 +52,30 @@ public class DesignDocumentTest {
         new Words(
             Fact.TITLE,
             "",
-            "spectral",
-            Length.pt("33.3"),
-            true,
+            new Type(
+                "spectral",
+                Length.pt("33.3"),
+                Type.Fit.LARGEST,
+                -12,
+                Type.Letters.SMALL_CAPITALS,
+                List.of("ss01", "onum")),
+            new Setting(
+                Setting.Align.JUSTIFIED,
+                Setting.VerticalAlign.MIDDLE,
+                Setting.Direction.UP,
+                1.36,
+                0.5,
+                1.25,
+                Setting.Breaks.BALANCED,
+                true,
+                true,
+                "de-CH"),
             linear,
             new Stroke(
                 Paint.of(INK),
                 Length.mm("0.4"),
                 List.of(Length.mm("1"), Length.mm("0.5")),
-                Stroke.Side.OUTSIDE),
-            Words.Align.CENTRE,
-            Words.VerticalAlign.MIDDLE,
-            1.36,
-            true,
-            -12,
-            Words.Direction.UP);
+                Stroke.Side.OUTSIDE));
     Piece title =
         new Piece(
             "title",
@@ -194,17 +205,19 @@ public class DesignDocumentTest {
             new Words(
                 null,
                 "Words",
-                "spectral",
-                Length.mm("13"),
-                true,
+                new Type(
+                    "spectral",
+                    Length.mm("13"),
+                    Type.Fit.AT_MOST,
+                    7,
+                    Type.Letters.CAPITALS,
+                    List.of()),
+                Setting.PLAIN
+                    .aligned(Setting.Align.RIGHT, Setting.VerticalAlign.BOTTOM)
+                    .withLeading(1.25)
+                    .running(Setting.Direction.DOWN),
                 Paint.of(new Colour.Rgb(0x1d2327)),
-                null,
-                Words.Align.RIGHT,
-                Words.VerticalAlign.BOTTOM,
-                1.25,
-                true,
-                7,
-                Words.Direction.DOWN));
+                null));
     assertThat(two.piece("band-1").orElseThrow().content())
         .isEqualTo(Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
     assertThat(two.piece("title").orElseThrow().anchors().down().toString()).contains("END");
