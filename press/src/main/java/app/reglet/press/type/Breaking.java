@@ -32,7 +32,7 @@ final class Breaking {
   private static final double HYPHEN_IN_RAG = 20_000;
   private static final double HYPHENS_RUNNING = 10_000;
   private static final double HYPHEN_BEFORE_LAST = 20_000;
-  private static final double LAST_SHORT = 60_000;
+  private static final double LAST_SHORT = 250_000;
 
   /** A last line must fill so much of its room. */
   private static final double LEAST_LAST = 0.2;

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * A paragraph and the places where its lines may break: those of Unicode Standard Annex #14, and
@@ -186,6 +187,11 @@ final class Paragraph {
   /** How many places there are, the beginning and the end among them; two at least. */
   int places() {
     return places.length;
+  }
+
+  /** Where in the text lines may begin: its beginning, each place, its end. */
+  List<Integer> starts() {
+    return IntStream.of(places).boxed().toList();
   }
 
   /** Whether a word is parted at a place. */

@@ -10,9 +10,9 @@ import java.util.Set;
  * where a reader pauses. The words are those of English, French, German, Italian and Spanish.
  */
 final class Sense {
-  private static final double LEANING = 60;
-  private static final double PAUSE = -40;
-  private static final double COMPOUND = 90;
+  private static final double LEANING = 220;
+  private static final double PAUSE = -80;
+  private static final double COMPOUND = 150;
 
   private static final Set<String> LEANS_ON =
       Set.copyOf(

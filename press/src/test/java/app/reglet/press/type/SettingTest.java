@@ -1,0 +1,345 @@
+package app.reglet.press.type;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.reglet.core.book.Emphasised;
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Setting;
+import app.reglet.core.design.Setting.Breaks;
+import app.reglet.core.design.Type;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Length;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import org.testng.annotations.Test;
+
+/** Words are set into lines as typography asks. */
+public class SettingTest {
+  private static final double WIDE = 96;
+  private static final double HIGH = 150;
+  private static final String BLURB =
+      "When the customs office on the tidal flats of Ouse Hythe closes, its last clerk is told to"
+          + " burn the books. She keeps one.\nIn it, in forty hands, stands everything the island"
+          + " ever owed: salt, herring, a bell, a daughter. As the causeway floods and the buyers"
+          + " come, Ida Wren begins to collect.";
+
+  private static SetWords set(String text, UnaryOperator<Words> how) {
+    return set(text, WIDE, HIGH, how);
+  }
+
+  private static SetWords set(String text, double width, double height, UnaryOperator<Words> how) {
+    Words words = Words.of(null, "", "eb-garamond", Length.pt("11"), Colour.BLACK);
+    return Setter.set(
+        how.apply(words.withType(words.type().withFit(Type.Fit.SIZE))),
+        Emphasised.of(text),
+        Typefaces.shipped(),
+        "en",
+        width,
+        height);
+  }
+
+  private static UnaryOperator<Words> setting(UnaryOperator<Setting> how) {
+    return w -> w.withSetting(how.apply(w.setting()));
+  }
+
+  private static UnaryOperator<Words> type(UnaryOperator<Type> how) {
+    return w -> w.withType(how.apply(w.type()));
+  }
+
+  private static UnaryOperator<Words> justified(boolean hyphens, boolean hangs) {
+    return setting(
+        s ->
+            s.aligned(Setting.Align.JUSTIFIED, Setting.VerticalAlign.TOP)
+                .breaking(Breaks.EVEN, hyphens, hangs));
+  }
+
+  private static List<String> lines(SetWords set) {
+    return set.lines().stream().map(l -> l.line().text()).toList();
+  }
+
+  private static double right(SetWords.PlacedLine l) {
+    return l.x() + l.line().advance() * l.size();
+  }
+
+  @Test
+  public void justifiedLinesEndAtOneEdgeAndTheLastOfAParagraphDoesNot() {
+    SetWords set = set(BLURB, justified(false, false));
+    List<SetWords.PlacedLine> lines = set.lines();
+    assertThat(lines).hasSizeGreaterThan(4);
+    double edge = lines.stream().mapToDouble(SettingTest::right).max().orElseThrow();
+    assertThat(edge).isBetween(WIDE - 0.5, WIDE);
+    int short_ = 0;
+    for (SetWords.PlacedLine line : lines) {
+      assertThat(line.x()).isCloseTo(lines.get(0).x(), within(1e-9));
+      if (line.line().text().endsWith("one.") || line.line().text().endsWith("collect.")) {
+        short_++;
+        assertThat(right(line)).isLessThan(edge - 1);
+      } else {
+        assertThat(right(line)).as(line.line().text()).isCloseTo(edge, within(1e-6));
+      }
+    }
+    assertThat(short_).isEqualTo(2);
+    assertThat(set.overflowing()).isFalse();
+  }
+
+  @Test
+  public void spacesOfJustifiedLinesAreAlikeWithinALineAndNotBelowAFifthLess() {
+    double space = Typefaces.shipped().get("eb-garamond").shape(" ", 0).advance();
+    for (SetWords.PlacedLine line : set(BLURB, 60, HIGH, justified(true, false)).lines()) {
+      ShapedLine run = line.line().parts().get(0).line();
+      ShapedLine loose = Typefaces.shipped().get("eb-garamond").shape(run.text(), 0);
+      int spaces = line.line().spaces();
+      double more = spaces == 0 ? 0 : (run.advance() - loose.advance()) / spaces;
+      assertThat(more).as(run.text()).isGreaterThanOrEqualTo(-0.21 * space);
+      int seen = 0;
+      for (int i = 0; i < run.glyphs().length && !run.text().contains("\u00ad"); i++) {
+        assertThat(run.x()[i] - loose.x()[i]).isCloseTo(seen * more, within(1e-4));
+        seen += run.text().charAt(run.chars()[i]) == ' ' ? 1 : 0;
+      }
+    }
+  }
+
+  @Test
+  public void wordsArePartedWithAHyphenThatReadsAsASoftOne() {
+    SetWords set = set(BLURB, 34, HIGH, justified(true, false));
+    List<String> parted =
+        lines(set).stream().filter(l -> l.endsWith("\u00ad")).collect(Collectors.toList());
+    assertThat(parted).isNotEmpty();
+    String whole = String.join(" ", lines(set)).replace("\u00ad ", "");
+    assertThat(whole).isEqualTo(BLURB.replace('\n', ' '));
+    SetLine line =
+        set.lines().stream()
+            .filter(l -> l.line().text().endsWith("\u00ad"))
+            .findFirst()
+            .get()
+            .line();
+    ShapedLine run = line.parts().get(0).line();
+    int hyphen = Typefaces.shipped().get("eb-garamond").shape("-", 0).glyphs()[0];
+    assertThat(run.glyphs()[run.glyphs().length - 1]).isEqualTo(hyphen);
+    assertThat(lines(set(BLURB, 34, HIGH, justified(false, false))))
+        .noneMatch(l -> l.endsWith("\u00ad"));
+  }
+
+  @Test
+  public void anEvenParagraphLeavesNoShortWordAlone() {
+    String text = "The tide took the road, and with it went the last of what the island had to be";
+    for (double width = 30; width < 90; width += 0.5) {
+      List<String> full = lines(set(text, width, HIGH, setting(s -> s)));
+      List<String> even =
+          lines(set(text, width, HIGH, setting(s -> s.breaking(Breaks.EVEN, false, false))));
+      assertThat(String.join(" ", even)).isEqualTo(text);
+      if (even.size() > 1) {
+        assertThat(even.get(even.size() - 1)).as("at %s mm", width).contains(" ");
+      }
+      assertThat(even.size()).isLessThanOrEqualTo(full.size() + 1);
+    }
+  }
+
+  @Test
+  public void aHeadlineBreaksBySenseAndBalance() {
+    assertThat(balanced("The Keeper of the Lantern Shelf", 78))
+        .containsExactly("The Keeper", "of the Lantern Shelf");
+    assertThat(balanced("Salt, Herring and a Bell", 52))
+        .containsExactly("Salt, Herring", "and a Bell");
+    assertThat(balanced("Der Leuchtturm und die Flut", 78))
+        .containsExactly("Der Leuchtturm", "und die Flut");
+    assertThat(balanced("One", 60)).containsExactly("One");
+  }
+
+  private static List<String> balanced(String text, double width) {
+    UnaryOperator<Words> how =
+        w ->
+            w.withSize(Length.pt("28"))
+                .withSetting(w.setting().breaking(Breaks.BALANCED, false, false));
+    return lines(set(text, width, HIGH, how));
+  }
+
+  @Test
+  public void balancedLinesAreAsManyAsFullOnesAndMoreAlike() {
+    String text =
+        "drowned villages ringing bells sunken harbours winter lanterns salt marsh keepers";
+    for (double width = 40; width < 120; width += 3) {
+      double room = width;
+      List<SetWords.PlacedLine> full =
+          set(text, room, HIGH, type(t -> t.withSize(Length.pt("20")))).lines();
+      List<SetWords.PlacedLine> balanced =
+          set(
+                  text,
+                  room,
+                  HIGH,
+                  w ->
+                      w.withSize(Length.pt("20"))
+                          .withSetting(w.setting().breaking(Breaks.BALANCED, false, false)))
+              .lines();
+      assertThat(balanced).hasSameSizeAs(full);
+      assertThat(unlike(balanced)).isLessThanOrEqualTo(unlike(full) + 0.05);
+      assertThat(balanced).allMatch(l -> right(l) <= room + 1e-6);
+    }
+  }
+
+  /** The sum of the squares of what lines differ from their mean. */
+  private static double unlike(List<SetWords.PlacedLine> lines) {
+    double mean = lines.stream().mapToDouble(l -> l.line().advance()).average().orElse(0);
+    return lines.stream().mapToDouble(l -> Math.pow(l.line().advance() - mean, 2)).sum();
+  }
+
+  @Test
+  public void linesOfTheirOwnSizesAreAsWideAsTheFrameInTheirInk() {
+    SetWords set =
+        set(
+            "The\nSalt Ledger\nof Ouse Hythe",
+            100,
+            200,
+            w -> w.withType(w.type().withFit(Type.Fit.WIDTH).withLetters(Type.Letters.CAPITALS)));
+    assertThat(lines(set)).containsExactly("THE", "SALT LEDGER", "OF OUSE HYTHE");
+    double[] gaps = new double[2];
+    for (int i = 0; i < 3; i++) {
+      SetWords.PlacedLine l = set.lines().get(i);
+      assertThat(l.x() + l.line().ink().getMinX() * l.size()).isCloseTo(0, within(1e-9));
+      assertThat(l.x() + l.line().ink().getMaxX() * l.size()).isCloseTo(100, within(1e-9));
+      if (i > 0) {
+        double capitals = Typefaces.shipped().get("eb-garamond").capHeight() * l.size();
+        gaps[i - 1] = l.baseline() - capitals - set.lines().get(i - 1).baseline();
+      }
+    }
+    assertThat(gaps[0]).as("one distance between lines").isCloseTo(gaps[1], within(1e-9));
+    assertThat(set.size()).isEqualTo(set.lines().get(2).size());
+  }
+
+  @Test
+  public void aTitleToTheWidthTakesAsManyLinesAsFillTheHeight() {
+    UnaryOperator<Words> how =
+        w ->
+            w.withType(w.type().withFit(Type.Fit.WIDTH).withLetters(Type.Letters.CAPITALS))
+                .withSetting(w.setting().breaking(Breaks.BALANCED, false, false));
+    assertThat(lines(set("The Salt Ledger", 100, 30, how))).hasSize(1);
+    assertThat(lines(set("The Salt Ledger", 100, 120, how))).hasSizeGreaterThan(1);
+    assertThat(set("The Salt Ledger", 100, 120, how).overflowing()).isFalse();
+  }
+
+  @Test
+  public void theLargestSizeIsTheLast() {
+    for (String text : new String[] {"Salt", "The Salt Ledger of Ouse Hythe", "A\nB\nC"}) {
+      SetWords set = set(text, type(t -> t.withFit(Type.Fit.LARGEST)));
+      assertThat(set.overflowing()).isFalse();
+      Length more = Length.nearMm(set.size() + 0.1 * 25.4 / 72);
+      assertThat(set(text, type(t -> t.withSize(more))).overflowing()).as(text).isTrue();
+    }
+  }
+
+  @Test
+  public void paragraphsStandApartAndBeginWithAnIndentButForTheFirst() {
+    SetWords plain = set("One\nTwo\nThree", setting(s -> s));
+    SetWords apart = set("One\nTwo\nThree", setting(s -> s.withParagraphs(0.5, 1.5)));
+    double size = plain.size();
+    for (int i = 1; i < 3; i++) {
+      SetWords.PlacedLine line = apart.lines().get(i);
+      assertThat(line.baseline() - apart.lines().get(i - 1).baseline())
+          .isCloseTo(1.5 * 1.2 * size, within(1e-9));
+      assertThat(line.x() - apart.lines().get(0).x()).isCloseTo(1.5 * size, within(1e-9));
+    }
+    assertThat(apart.lines().get(0)).usingRecursiveComparison().isEqualTo(plain.lines().get(0));
+  }
+
+  @Test
+  public void marksHangOutAndTheLettersKeepTheEdge() {
+    String text = "“Exact as a tide table, and as pitiless as one, too.”";
+    SetWords in = set(text, 44, HIGH, setting(s -> s));
+    SetWords out = set(text, 44, HIGH, setting(s -> s.breaking(Breaks.FULL, false, true)));
+    Typeface face = Typefaces.shipped().get("eb-garamond");
+    double quote = face.shape("“", 0).advance() * out.size();
+    assertThat(in.lines().get(0).x() - out.lines().get(0).x()).isCloseTo(0.7 * quote, within(0.05));
+    assertThat(out.lines().get(1).x()).isCloseTo(in.lines().get(1).x(), within(1e-9));
+    SetWords right =
+        set(
+            "Salt,\nsalt",
+            44,
+            HIGH,
+            setting(
+                s ->
+                    s.aligned(Setting.Align.RIGHT, Setting.VerticalAlign.TOP)
+                        .breaking(Breaks.FULL, false, true)));
+    double comma = face.shape(",", 0).advance() * right.size();
+    assertThat(right(right.lines().get(0)) - right(right.lines().get(1)))
+        .isCloseTo(0.7 * comma, within(0.02));
+  }
+
+  @Test
+  public void emphasisIsSetInItalicsAndBoldOfTheFamily() {
+    SetLine line = set("She read *The Long Field* **twice**.", w -> w).lines().get(0).line();
+    assertThat(line.parts().stream().map(p -> p.face().name() + ": " + p.line().text()))
+        .containsExactly(
+            "EB Garamond: She read ",
+            "EB Garamond Italic: The Long Field",
+            "EB Garamond:  ",
+            "EB Garamond Bold: twice",
+            "EB Garamond: .");
+    assertThat(line.text()).isEqualTo("She read The Long Field twice.");
+    SetWords italic = set("So *not* so", w -> w.in("eb-garamond-italic"));
+    assertThat(italic.lines().get(0).line().parts().get(1).face().id()).isEqualTo("eb-garamond");
+    assertThat(set("So *not* **so**", w -> w.in("abril-fatface")).lacks())
+        .containsExactlyInAnyOrder(Laid.Lack.ITALIC, Laid.Lack.BOLD);
+  }
+
+  @Test
+  public void smallCapitalsAreTheFontsOwnOrDrawnAndSaidToBe() {
+    SetWords own = set("Edda Marsh", type(t -> t.withLetters(Type.Letters.SMALL_CAPITALS)));
+    assertThat(own.lacks()).isEmpty();
+    assertThat(own.lines().get(0).line().parts()).allMatch(p -> p.scale() == 1);
+    Typeface abril = Typefaces.shipped().get("abril-fatface");
+    SetWords drawn =
+        set(
+            "Edda Marsh",
+            w ->
+                w.in("abril-fatface")
+                    .withType(
+                        w.in("abril-fatface").type().withLetters(Type.Letters.SMALL_CAPITALS)));
+    assertThat(drawn.lacks()).containsExactly(Laid.Lack.SMALL_CAPITALS);
+    SetLine.Part small = drawn.lines().get(0).line().parts().get(1);
+    assertThat(small.line().text()).as("what it says").isEqualTo("dda");
+    assertThat(small.line().glyphs()[0]).isEqualTo(abril.shape("D", 0).glyphs()[0]);
+    assertThat(small.scale()).isBetween(0.62, 0.85);
+    SetWords all = set("Edda", type(t -> t.withLetters(Type.Letters.ALL_SMALL_CAPITALS)));
+    assertThat(all.lines().get(0).line().ink().getHeight())
+        .isLessThan(own.lines().get(0).line().ink().getHeight() - 0.1);
+  }
+
+  @Test
+  public void oddTextIsSetAndNothingOfItLost() {
+    for (String text :
+        new String[] {
+          "\u200b\u200d\ufeff",
+          "a\u0007b\u0001c",
+          "😀 and 🐟",
+          "אבג abc دفتر 12",
+          "\u202eabc\u202c",
+          "x".repeat(3000),
+          "­­­",
+        }) {
+      SetWords set = set(text, 40, 20, justified(true, true));
+      assertThat(String.join("", lines(set)).replaceAll("[\\s\u00ad]", ""))
+          .isEqualTo(text.replaceAll("[\\s\u00ad]", ""));
+    }
+    assertThat(set("Unpartable" + "x".repeat(60), 30, 20, justified(true, true)).overflowing())
+        .isTrue();
+    String many = "A line.\n".repeat(200);
+    SetWords flap = set(many, 60, 120, w -> w.withType(w.type().withFit(Type.Fit.AT_MOST)));
+    assertThat(flap.lines()).hasSize(200);
+    assertThat(flap.overflowing()).isTrue();
+  }
+
+  @Test
+  public void leftwardParagraphsAreJustifiedToTheRight() {
+    String arabic =
+        Arrays.stream("دفتر الملح والبحر ".repeat(9).split("\n")).collect(Collectors.joining());
+    SetWords set = set(arabic, 60, HIGH, w -> justified(false, false).apply(w.in("amiri")));
+    List<SetWords.PlacedLine> lines = set.lines();
+    double edge = right(lines.get(0));
+    assertThat(lines).hasSizeGreaterThan(2).allMatch(l -> Math.abs(right(l) - edge) < 1e-6);
+    assertThat(lines.get(lines.size() - 1).x()).isGreaterThan(lines.get(0).x() + 1);
+  }
+}
