@@ -6,6 +6,7 @@ import "./bench/keys.js";
 import "./bench/clipboard.js";
 import "./bench/block.js";
 import "./bench/faces.js";
+import "./bench/says.js";
 import { view } from "./bench/view.js";
 
 function show() {

@@ -12,7 +12,8 @@ public final class Choices {
    * @throws Refusal when it is none of these
    */
   public static <E extends Enum<E>> E of(Class<E> kind, String wanted) {
-    String name = wanted == null ? "" : wanted.replace('-', '_').toUpperCase(Locale.ROOT);
+    String name =
+        wanted == null ? "" : wanted.replace('-', '_').replace(' ', '_').toUpperCase(Locale.ROOT);
     for (E e : kind.getEnumConstants()) {
       if (e.name().equals(name)) {
         return e;

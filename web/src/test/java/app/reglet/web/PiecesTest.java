@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -251,6 +252,57 @@ public class PiecesTest {
     assertThat(desk.page.locator("#pieces .piece[aria-pressed=true]")).hasCount(1);
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator(".hold[data-piece='" + copy + "']")).hasCount(0);
+  }
+
+  @Test
+  public void wordsOfAFactChangeTheFactOrOnlyThisPlace() {
+    Desk desk = Desk.atBench("Slack", "");
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    desk.page.locator("#w-says").fill("Slack *Water*");
+    desk.page.keyboard().press("Enter");
+    assertThat(desk.page.locator("#says-fact")).isFocused();
+    desk.page.waitForNavigation(() -> desk.page.keyboard().press("Enter"));
+    assertThat(desk.page.locator("#w-says")).hasValue("Slack *Water*");
+    assertThat(desk.page.locator("#artwork [data-piece=spine-title] [data-text='Slack *Water*']"))
+        .isAttached();
+    assertThat(desk.page.locator("header")).containsText("Slack *Water*");
+    desk.page.locator("#w-says").fill("Nothing of it");
+    desk.page.keyboard().press("Escape");
+    assertThat(desk.page.locator("#w-says")).hasValue("Slack *Water*");
+    assertThat(desk.page.locator("#ask-says")).isHidden();
+    desk.page.locator("#w-says").fill("Only *here*");
+    desk.does(() -> desk.page.locator("#says-here").click());
+    assertThat(desk.page.locator("#w-text")).hasValue("Only \\*here\\*");
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text='Only *here*']"))
+        .isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=spine-title] [data-text='Slack *Water*']"))
+        .isAttached();
+  }
+
+  @Test
+  public void howWordsAreSetIsChosenInTheirLeaves() {
+    Desk desk =
+        Desk.atBench(
+            "Set",
+            Map.of(
+                "blurb",
+                "The customs office of *The Salt Ledger* closes, and its last clerk is told to burn every book."));
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Blurb')").click());
+    desk.page.locator("#leaf-lines summary").click();
+    desk.does(() -> desk.page.locator("#w-align").selectOption("JUSTIFIED"));
+    desk.does(() -> desk.page.locator("#w-breaks").selectOption("EVEN"));
+    desk.does(() -> desk.page.locator("#w-hyphenated").check());
+    desk.does(() -> desk.page.locator("#w-hanging").check());
+    desk.does(() -> desk.page.locator("#w-size").fill("24"));
+    assertThat(desk.page.locator("#said-lines")).hasText("justified, top, even");
+    assertThat(desk.page.locator("#artwork [data-piece=blurb] [data-face$=italic]").first())
+        .hasAttribute("data-text", Pattern.compile("The.*"));
+    desk.page.locator("#leaf-forms summary").click();
+    desk.does(() -> desk.page.locator("#w-letters").selectOption("SMALL_CAPITALS"));
+    assertThat(desk.page.locator("#said-forms")).hasText("small capitals");
+    desk.does(() -> desk.page.locator("#w-indent").fill("99"));
+    assertThat(desk.page.locator("#alert, [role=alert]").first())
+        .containsText("“99” is no indent in ems: a number from 0 to 10.");
   }
 
   @Test

@@ -7,6 +7,7 @@ import java.util.Optional;
  * front, spine and listing follow. Absent texts are empty strings.
  *
  * @param price as printed, with its currency: {@code £14.99}
+ * @param further what else it says
  */
 public record Book(
     String title,
@@ -15,7 +16,19 @@ public record Book(
     String imprint,
     String blurb,
     Optional<Isbn> isbn,
-    String price) {
+    String price,
+    Further further) {
+  /** A book that says nothing further. */
+  public Book(
+      String title,
+      String subtitle,
+      String author,
+      String imprint,
+      String blurb,
+      Optional<Isbn> isbn,
+      String price) {
+    this(title, subtitle, author, imprint, blurb, isbn, price, Further.NONE);
+  }
 
   /** The text of one fact. */
   public String text(Fact fact) {
@@ -26,6 +39,13 @@ public record Book(
       case IMPRINT -> imprint;
       case BLURB -> blurb;
       case PRICE -> price;
+      case SERIES -> further.series();
+      case NUMBER -> further.number();
+      case ISBN -> isbn.map(Isbn::print).orElse("");
+      case QUOTE -> further.quote();
+      case ABOUT_THE_AUTHOR -> further.about();
+      case EDITION -> further.edition();
+      case DATE -> further.date();
     };
   }
 }

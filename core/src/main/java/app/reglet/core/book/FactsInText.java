@@ -1,7 +1,6 @@
 package app.reglet.core.book;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,9 +28,9 @@ public record FactsInText(String text, List<String> empty, List<String> unknown)
     Matcher m = NAMED.matcher(text);
     StringBuilder out = new StringBuilder();
     while (m.find()) {
-      Optional<Fact> fact = fact(m.group(1));
-      String said = fact.map(f -> f.marked(book.text(f))).orElse(m.group());
-      if (fact.isEmpty()) {
+      Optional<String> found = said(m.group(1), book);
+      String said = found.orElse(m.group());
+      if (found.isEmpty()) {
         unknown.add(m.group());
       } else if (said.isBlank()) {
         empty.add(m.group());
@@ -42,8 +41,13 @@ public record FactsInText(String text, List<String> empty, List<String> unknown)
     return new FactsInText(out.toString(), List.copyOf(empty), List.copyOf(unknown));
   }
 
-  private static Optional<Fact> fact(String name) {
-    String id = name.toLowerCase(Locale.ROOT);
-    return Arrays.stream(Fact.values()).filter(f -> f.id().equals(id)).findFirst();
+  /** What a fact says, as it is written where stars mark emphasis. */
+  private static Optional<String> said(String name, Book book) {
+    return Fact.named(name)
+        .map(f -> f.marked(book.text(f)))
+        .or(
+            () ->
+                Optional.ofNullable(book.further().own().get(name.toLowerCase(Locale.ROOT)))
+                    .map(Emphasised::escaped));
   }
 }

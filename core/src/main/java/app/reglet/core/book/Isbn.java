@@ -112,11 +112,8 @@ public record Isbn(String digits) {
     return check == 10 ? 'X' : (char) ('0' + check);
   }
 
-  /**
-   * Grouped for reading, prefix apart and check digit apart: {@code 978-030640615-7}. The groups
-   * between need the ISBN range table, which Reglet doesn't ship.
-   */
+  /** Grouped for reading by the agency's ranges: {@code 978-0-306-40615-7}. */
   public String print() {
-    return digits.substring(0, 3) + "-" + digits.substring(3, 12) + "-" + digits.substring(12);
+    return IsbnRanges.shipped().hyphenated(this);
   }
 }

@@ -2,7 +2,6 @@ package app.reglet.core.edit;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.Fact;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Centred;
 import app.reglet.core.design.Colour;
@@ -105,6 +104,16 @@ final class Adding implements Addition.Kinds<Design> {
     return design.changed(side, c -> c.plus(piece));
   }
 
+  /** Prose from the left and the top, its paragraphs even. */
+  private static final Setting PROSE =
+      Setting.PLAIN.withLeading(1.36).breaking(Setting.Breaks.EVEN, false, false);
+
+  /** A headline in the middle, its lines alike. */
+  private static final Setting HEADLINE =
+      Setting.PLAIN
+          .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.MIDDLE)
+          .breaking(Setting.Breaks.BALANCED, false, false);
+
   private Piece wordsOf(Addition.AddWords e) {
     Panel on = room.panel(e.panel());
     Box safe = on.safe();
@@ -121,11 +130,11 @@ final class Adding implements Addition.Kinds<Design> {
             : wrap.rules().spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM
                 ? Setting.Direction.DOWN
                 : Setting.Direction.UP;
-    Length size =
-        spine ? Length.pt("22") : e.fact() == Fact.BLURB ? Length.pt("11") : Length.pt("24");
+    boolean prose = e.fact() != null && e.fact().isProse();
+    Length size = spine ? Length.pt("22") : prose ? Length.pt("11") : Length.pt("24");
     Words words =
         Words.of(e.fact(), e.fact() == null ? "New words" : "", room.face(), size, room.ink())
-            .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.MIDDLE)
+            .withSetting(prose ? PROSE : HEADLINE)
             .running(way);
     Length height = spine ? safe.height().dividedBy(2) : safe.height().dividedBy(6);
     Box box =

@@ -2,6 +2,7 @@ package app.reglet.core.edit;
 
 import app.reglet.core.Choices;
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Emphasised;
 import app.reglet.core.book.Fact;
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
@@ -90,11 +91,23 @@ final class ContentReader {
     }
     return new Words(
         fact,
-        typed.text("text", old.text()).replace("\r\n", "\n"),
+        text(old),
         setting.type(old.type()),
         setting.setting(old.setting()),
         filled(old.paint()),
         old.outline());
+  }
+
+  /** Own words; those that were a fact's keep their stars as they stood there. */
+  private String text(Words old) {
+    String text = typed.text("text", old.text()).replace("\r\n", "\n");
+    return typed.has("text") && typed.flag("literal", false) && !isProse(old)
+        ? Emphasised.escaped(text)
+        : text;
+  }
+
+  private static boolean isProse(Words old) {
+    return old.fact() != null && old.fact().isProse();
   }
 
   /** A line has no inside, but must be seen: it takes an edge of what it was filled with. */

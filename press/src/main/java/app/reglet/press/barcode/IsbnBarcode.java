@@ -153,7 +153,7 @@ public record IsbnBarcode(
   /** The line above the bars, as wide as the bars at most; empty text for none. */
   public Digits line() {
     return new Digits(
-        lined ? "ISBN " + IsbnRanges.shipped().hyphenated(isbn) : "",
+        lined ? "ISBN " + isbn.print() : "",
         LEFT_QUIET * X * magnification,
         SYMBOL * X * magnification,
         LINE_FIGURES * magnification,

@@ -89,8 +89,9 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     return setting.marks();
   }
 
-  private static String language(Words words) {
-    return words.setting().language();
+  private String language(Words words) {
+    String own = words.setting().language();
+    return own.isEmpty() ? lay.book.further().language() : own;
   }
 
   private Laid.Face named(Typeface face) {

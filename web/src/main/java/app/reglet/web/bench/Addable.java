@@ -27,11 +27,11 @@ public record Addable(String name, List<Choice> choices) {
 
   static List<Addable> of(Wrap wrap) {
     List<Addable> all = new ArrayList<>();
-    words(all, wrap, PanelKind.FRONT, Fact.TITLE, Fact.SUBTITLE, Fact.AUTHOR, null);
+    words(all, wrap, PanelKind.FRONT, Fact.TITLE, Fact.SUBTITLE, Fact.AUTHOR, Fact.SERIES, null);
     words(all, wrap, PanelKind.SPINE, Fact.TITLE, Fact.AUTHOR, Fact.IMPRINT);
-    words(all, wrap, PanelKind.BACK, Fact.BLURB, Fact.PRICE, Fact.IMPRINT, null);
+    words(all, wrap, PanelKind.BACK, Fact.BLURB, Fact.QUOTE, Fact.PRICE, Fact.IMPRINT, null);
     words(all, wrap, PanelKind.FRONT_FLAP, Fact.BLURB, null);
-    words(all, wrap, PanelKind.BACK_FLAP, (Fact) null);
+    words(all, wrap, PanelKind.BACK_FLAP, Fact.ABOUT_THE_AUTHOR, null);
     all.add(
         new Addable(
             "Shape",

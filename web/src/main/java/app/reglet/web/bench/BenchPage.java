@@ -3,6 +3,7 @@ package app.reglet.web.bench;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.FactsUsed;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.StartingLayout;
@@ -84,6 +85,7 @@ class BenchPage {
     model.addAttribute("base", cover.edition().getRevision());
     model.addAttribute("layouts", StartingLayout.values());
     model.addAttribute("facts", Fact.values());
+    model.addAttribute("named", named(cover));
     GroundView ground = GroundView.of(chosen, cover, placed);
     model.addAttribute("ground", ground);
     model.addAttribute("families", MotifView.FAMILIES);
@@ -117,6 +119,22 @@ class BenchPage {
                       .toList());
               model.addAttribute("parts", Parts.of(cover.composition().pieces(), wrap));
             });
+  }
+
+  /** What can stand in words by its name in braces; what stands nowhere on the cover says so. */
+  private static List<Choice> named(Cover cover) {
+    List<Fact> nowhere = FactsUsed.missing(cover.design(), cover.book());
+    return Stream.concat(
+            Arrays.stream(Fact.values())
+                .map(
+                    f ->
+                        new Choice(
+                            "{" + f.id() + "}",
+                            f.title() + (nowhere.contains(f) ? ", nowhere yet" : ""))),
+            cover.book().further().own().keySet().stream()
+                .sorted()
+                .map(name -> new Choice("{" + name + "}", name)))
+        .toList();
   }
 
   private void fillWords(Model model, Cover cover, Piece piece) {

@@ -1,9 +1,11 @@
 package app.reglet.web.docket;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Fact;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.compare.Spread;
+import app.reglet.core.design.FactsUsed;
 import app.reglet.core.house.BindingRules;
 import app.reglet.core.house.Make;
 import app.reglet.core.house.PageCounts;
@@ -19,6 +21,7 @@ import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.BlockFitText;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
+import app.reglet.press.type.Hyphenation;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Viewer;
@@ -33,6 +36,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -218,6 +222,7 @@ public class DocketController {
     model.addAttribute("redoable", facts.redoable(e.getId()).orElse(null));
     model.addAttribute("houses", houses.all());
     model.addAttribute("turns", PageTurn.values());
+    model.addAttribute("languages", Hyphenation.known());
     model.addAttribute("problems", problems);
     model.addAttribute("changes", String.join("; ", changes));
     model.addAttribute("shapeChanged", false);
@@ -228,6 +233,7 @@ public class DocketController {
         Optional.ofNullable(cover.house().bindings().get(e.getBinding()));
     Optional<Make.FlapRange> flaps = rules.flatMap(r -> r.make().flaps());
     model.addAttribute("flaps", flaps.orElse(null));
+    model.addAttribute("nowhere", nowhere(cover));
     boolean told = told(e);
     model.addAttribute("told", told);
     model.addAttribute("fieldNames", DocketForm.fields(flaps.isPresent(), told));
@@ -254,6 +260,16 @@ public class DocketController {
             });
   }
 
+  /**
+   * Facts that the book states and the cover doesn't say, in a few words; empty when there are
+   * none.
+   */
+  private static String nowhere(Cover cover) {
+    return FactsUsed.missing(cover.design(), cover.book()).stream()
+        .map(f -> f == Fact.ISBN ? "ISBN" : f.id())
+        .collect(Collectors.joining(", "));
+  }
+
   /** What stands in the fields: what was typed where it could not be read, else the fact. */
   private static Map<String, String> typed(Cover cover) {
     EditionEntity e = cover.edition();
@@ -262,6 +278,7 @@ public class DocketController {
         "trim", e.getTrimTyped().isEmpty() ? e.getTrim().print(cover.unit()) : e.getTrimTyped());
     typed.put("pages", e.getPagesTyped());
     typed.put("isbn", e.getBook().getIsbnTyped());
+    typed.put("ownFacts", e.getBook().getOwnTyped());
     typed.put(
         "spread",
         e.getSpreadTyped().isEmpty() && e.getSpread() > 0

@@ -17,6 +17,7 @@ import java.util.Set;
  * @param told the spine as the house told it
  * @param toldSource where it told so
  * @param inside any text when the inside is printed too
+ * @param ownFacts facts of the publisher's own, one on a line
  */
 public record DocketForm(
     String version,
@@ -39,7 +40,15 @@ public record DocketForm(
     String backFlap,
     String told,
     String toldSource,
-    String inside) {
+    String inside,
+    String series,
+    String number,
+    String edition,
+    String date,
+    String language,
+    String quote,
+    String about,
+    String ownFacts) {
   /** The fields that stand among the house's choices and come anew with them. */
   static final Set<String> CHOICES =
       Set.of(
@@ -66,6 +75,13 @@ public record DocketForm(
                 "isbn",
                 "price",
                 "blurb",
+                "series",
+                "number",
+                "edition",
+                "date",
+                "quote",
+                "about",
+                "ownFacts",
                 "trim",
                 "pages",
                 "spread",
@@ -96,6 +112,17 @@ public record DocketForm(
     backFlap = bare(backFlap);
     told = bare(told);
     toldSource = bare(toldSource);
+    series = bare(series);
+    number = bare(number);
+    edition = bare(edition);
+    date = bare(date);
+    quote = lines(quote);
+    about = lines(about);
+    ownFacts = lines(ownFacts);
+  }
+
+  private static String lines(String s) {
+    return s == null ? null : bare(s).replace("\r\n", "\n");
   }
 
   /**
@@ -136,6 +163,10 @@ public record DocketForm(
     lengths.put("imprint", imprint.length());
     lengths.put("isbn", isbn.length());
     lengths.put("price", price.length());
+    lengths.put("series", length(series));
+    lengths.put("number", length(number));
+    lengths.put("edition", length(edition));
+    lengths.put("date", length(date));
     lengths.put("trim", trim.length());
     lengths.put("pages", length(pages));
     lengths.put("spread", length(spread));
@@ -143,6 +174,16 @@ public record DocketForm(
     lengths.put("backFlap", length(backFlap));
     lengths.put("told", length(told));
     lengths.put("toldSource", length(toldSource));
+    return lengths;
+  }
+
+  /** The long texts with how long they are. */
+  Map<String, Integer> longTexts() {
+    Map<String, Integer> lengths = new LinkedHashMap<>();
+    lengths.put("blurb", blurb.length());
+    lengths.put("quote", length(quote));
+    lengths.put("about", length(about));
+    lengths.put("ownFacts", length(ownFacts));
     return lengths;
   }
 

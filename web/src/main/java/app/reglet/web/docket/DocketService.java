@@ -1,12 +1,14 @@
 package app.reglet.web.docket;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Further;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.facts.FactsReader;
 import app.reglet.core.facts.ReadFacts;
 import app.reglet.core.facts.TypedFacts;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.press.type.Hyphenation;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
@@ -24,9 +26,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes a docket in: reads each field on its own, stores what was typed and what it means. */
 @Service
 public class DocketService {
-  private static final int LONGEST = 500;
+  static final int LONGEST = 500;
   private static final int LONGEST_FIGURE = 200;
-  private static final int LONGEST_BLURB = 20_000;
+  static final int LONGEST_PRICE = 100;
+  static final int LONGEST_BLURB = 20_000;
   private static final List<String> FIGURES =
       List.of("isbn", "trim", "pages", "spread", "frontFlap", "backFlap", "told");
 
@@ -151,6 +154,11 @@ public class DocketService {
         problems.put("isbn", r.getMessage());
       }
     }
+    try {
+      Further.own(edition.getBook().getOwnTyped());
+    } catch (Refusal r) {
+      problems.put("ownFacts", r.getMessage());
+    }
     return problems;
   }
 
@@ -176,7 +184,9 @@ public class DocketService {
         .forEach(
             (field, length) -> {
               int most =
-                  FIGURES.contains(field) ? LONGEST_FIGURE : field.equals("price") ? 100 : LONGEST;
+                  FIGURES.contains(field)
+                      ? LONGEST_FIGURE
+                      : field.equals("price") ? LONGEST_PRICE : LONGEST;
               if (length > most) {
                 problems.put(
                     field,
@@ -187,15 +197,19 @@ public class DocketService {
                         + " are kept here. Nothing of this field was saved.");
               }
             });
-    if (form.blurb().length() > LONGEST_BLURB) {
-      problems.put(
-          "blurb",
-          "The blurb has "
-              + form.blurb().length()
-              + " characters; at most "
-              + LONGEST_BLURB
-              + " are kept. It was not saved.");
-    }
+    form.longTexts()
+        .forEach(
+            (field, length) -> {
+              if (length > LONGEST_BLURB) {
+                problems.put(
+                    field,
+                    "That is "
+                        + length
+                        + " characters; at most "
+                        + LONGEST_BLURB
+                        + " are kept. It was not saved.");
+              }
+            });
   }
 
   private static void words(BookEntity book, DocketForm form, Map<String, String> problems) {
@@ -216,6 +230,7 @@ public class DocketService {
         (problems.containsKey("imprint") ? now.imprint() : form.imprint()).strip(),
         problems.containsKey("blurb") ? now.blurb() : form.blurb().strip(),
         (problems.containsKey("price") ? now.price() : form.price()).strip());
+    further(book, form, problems);
     if (problems.containsKey("isbn")) {
       return;
     }
@@ -229,5 +244,37 @@ public class DocketService {
       book.setIsbn(form.isbn(), null);
       problems.put("isbn", r.getMessage());
     }
+  }
+
+  /** What else the book says; a text that is not sent, or refused, stays. */
+  private static void further(BookEntity book, DocketForm form, Map<String, String> problems) {
+    Further now = book.facts().further();
+    String own =
+        form.ownFacts() == null || problems.containsKey("ownFacts")
+            ? book.getOwnTyped()
+            : form.ownFacts();
+    try {
+      Further.own(own);
+    } catch (Refusal r) {
+      problems.put("ownFacts", r.getMessage());
+    }
+    boolean language =
+        form.language() != null
+            && (form.language().isEmpty() || Hyphenation.of(form.language()).isPresent());
+    book.setFurther(
+        new Further(
+            kept("series", form.series(), now.series(), problems),
+            kept("number", form.number(), now.number(), problems),
+            kept("quote", form.quote(), now.quote(), problems),
+            kept("about", form.about(), now.about(), problems),
+            kept("edition", form.edition(), now.edition(), problems),
+            kept("date", form.date(), now.date(), problems),
+            language ? form.language() : now.language(),
+            Map.of()),
+        own);
+  }
+
+  private static String kept(String field, String typed, String now, Map<String, String> problems) {
+    return typed == null || problems.containsKey(field) ? now : typed.strip();
   }
 }

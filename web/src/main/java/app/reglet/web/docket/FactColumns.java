@@ -18,6 +18,14 @@ final class FactColumns {
     book.put("isbn", "ISBN");
     book.put("isbn_typed", "ISBN");
     book.put("price", "price");
+    book.put("series", "series");
+    book.put("series_number", "number in the series");
+    book.put("quote", "quotation");
+    book.put("about_author", "words about the author");
+    book.put("edition_words", "edition");
+    book.put("published", "date");
+    book.put("language", "language");
+    book.put("own_facts", "facts of your own");
     ALL.put("book", book);
     Map<String, String> edition = new LinkedHashMap<>();
     edition.put("house_id", "house");

@@ -1,6 +1,9 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
+import app.reglet.core.book.Fact;
+import app.reglet.core.book.Further;
 import app.reglet.core.book.Isbn;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -10,6 +13,8 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 
 /** A title: what the book says of itself, shared by its editions. */
@@ -35,6 +40,28 @@ public class BookEntity {
   private String isbnTyped = "";
 
   private String price = "";
+  private String series = "";
+
+  @Column(name = "series_number")
+  private String number = "";
+
+  @Column(length = 20_000)
+  private String quote = "";
+
+  @Column(name = "about_author", length = 20_000)
+  private String about = "";
+
+  @Column(name = "edition_words")
+  private String edition = "";
+
+  @Column(name = "published")
+  private String date = "";
+
+  private String language = "en";
+
+  @Column(name = "own_facts", length = 20_000)
+  private String own = "";
+
   private Instant created;
 
   protected BookEntity() {}
@@ -87,9 +114,66 @@ public class BookEntity {
     this.isbn = read == null ? null : read.digits();
   }
 
+  /** What else it says. */
+  public void setFurther(Further further, String ownTyped) {
+    this.series = further.series();
+    this.number = further.number();
+    this.quote = further.quote();
+    this.about = further.about();
+    this.edition = further.edition();
+    this.date = further.date();
+    this.language = further.language();
+    this.own = ownTyped;
+  }
+
+  /** One fact said anew; the ISBN has its own reader. */
+  public void say(Fact fact, String text) {
+    switch (fact) {
+      case TITLE -> title = text;
+      case SUBTITLE -> subtitle = text;
+      case AUTHOR -> author = text;
+      case IMPRINT -> imprint = text;
+      case BLURB -> blurb = text;
+      case PRICE -> price = text;
+      case SERIES -> series = text;
+      case NUMBER -> number = text;
+      case QUOTE -> quote = text;
+      case ABOUT_THE_AUTHOR -> about = text;
+      case EDITION -> edition = text;
+      case DATE -> date = text;
+      case ISBN ->
+          throw new Refusal("isbn", "An ISBN is changed on the docket, where it is checked.");
+    }
+  }
+
+  /** Facts of the publisher's own as they were typed, right or wrong. */
+  public String getOwnTyped() {
+    return own;
+  }
+
   /** The facts as the core knows them. */
   public Book facts() {
     return new Book(
-        title, subtitle, author, imprint, blurb, Optional.ofNullable(isbn).map(Isbn::new), price);
+        title,
+        subtitle,
+        author,
+        imprint,
+        blurb,
+        Optional.ofNullable(isbn).map(Isbn::new),
+        price,
+        new Further(series, number, quote, about, edition, date, language, ownFacts()));
+  }
+
+  /** Those that were typed rightly. */
+  private Map<String, String> ownFacts() {
+    Map<String, String> all = new LinkedHashMap<>();
+    for (String line : own.split("\n")) {
+      try {
+        Further.own(line).forEach(all::putIfAbsent);
+      } catch (Refusal r) {
+        // told where it is typed
+      }
+    }
+    return all;
   }
 }

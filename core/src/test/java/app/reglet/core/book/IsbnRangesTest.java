@@ -1,8 +1,7 @@
-package app.reglet.press.barcode;
+package app.reglet.core.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.reglet.core.book.Isbn;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 

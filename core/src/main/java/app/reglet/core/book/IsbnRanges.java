@@ -1,6 +1,5 @@
-package app.reglet.press.barcode;
+package app.reglet.core.book;
 
-import app.reglet.core.book.Isbn;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -37,21 +36,25 @@ public final class IsbnRanges {
     return Holder.SHIPPED;
   }
 
+  private static String plain(String digits) {
+    return digits.substring(0, 3) + "-" + digits.substring(3, 12) + "-" + digits.substring(12);
+  }
+
   /**
    * The ISBN with its hyphens, {@code 978-0-306-40615-7}; where the agency has given no range out,
-   * as {@link Isbn#print}.
+   * prefix apart and check digit apart: {@code 978-030640615-7}.
    */
   public String hyphenated(Isbn isbn) {
     String digits = isbn.digits();
     String prefix = digits.substring(0, 3);
     int group = length(prefix, digits.substring(3));
     if (group == 0) {
-      return isbn.print();
+      return plain(digits);
     }
     String country = digits.substring(3, 3 + group);
     int publisher = length(prefix + "-" + country, digits.substring(3 + group));
     if (publisher == 0) {
-      return isbn.print();
+      return plain(digits);
     }
     int title = 3 + group + publisher;
     return String.join(
