@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.Map;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
@@ -256,7 +255,7 @@ public class PiecesTest {
 
   @Test
   public void wordsOfAFactChangeTheFactOrOnlyThisPlace() {
-    Desk desk = Desk.atBench("Slack", "");
+    Desk desk = Desk.atBench("Slack", "").layout("Ledger");
     desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
     desk.page.locator("#w-says").fill("Slack *Water*");
     desk.page.keyboard().press("Enter");
@@ -270,10 +269,10 @@ public class PiecesTest {
     desk.page.keyboard().press("Escape");
     assertThat(desk.page.locator("#w-says")).hasValue("Slack *Water*");
     assertThat(desk.page.locator("#ask-says")).isHidden();
-    desk.page.locator("#w-says").fill("Only *here*");
+    desk.page.locator("#w-says").fill("*Here*");
     desk.does(() -> desk.page.locator("#says-here").click());
-    assertThat(desk.page.locator("#w-text")).hasValue("Only \\*here\\*");
-    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text='Only *here*']"))
+    assertThat(desk.page.locator("#w-text")).hasValue("\\*Here\\*");
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text='*Here*']"))
         .isAttached();
     assertThat(desk.page.locator("#artwork [data-piece=spine-title] [data-text='Slack *Water*']"))
         .isAttached();
@@ -283,10 +282,9 @@ public class PiecesTest {
   public void howWordsAreSetIsChosenInTheirLeaves() {
     Desk desk =
         Desk.atBench(
-            "Set",
-            Map.of(
-                "blurb",
-                "The customs office of *The Salt Ledger* closes, and its last clerk is told to burn every book."));
+                "Set",
+                "The customs office of *The Salt Ledger* closes, and its last clerk is told to burn every book.")
+            .layout("Ledger");
     desk.does(() -> desk.page.locator("#pieces .piece:text-is('Blurb')").click());
     desk.page.locator("#leaf-lines summary").click();
     desk.does(() -> desk.page.locator("#w-align").selectOption("JUSTIFIED"));
@@ -300,8 +298,10 @@ public class PiecesTest {
     desk.page.locator("#leaf-forms summary").click();
     desk.does(() -> desk.page.locator("#w-letters").selectOption("SMALL_CAPITALS"));
     assertThat(desk.page.locator("#said-forms")).hasText("small capitals");
-    desk.does(() -> desk.page.locator("#w-indent").fill("99"));
-    assertThat(desk.page.locator("#alert, [role=alert]").first())
+    desk.page.locator("#leaf-lines summary").click();
+    desk.page.locator("#w-indent").fill("99");
+    desk.page.keyboard().press("Tab");
+    assertThat(desk.page.locator("#message"))
         .containsText("“99” is no indent in ems: a number from 0 to 10.");
   }
 
