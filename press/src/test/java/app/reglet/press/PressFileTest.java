@@ -445,6 +445,14 @@ public class PressFileTest {
             "THE SALT");
   }
 
+  @Test
+  public void wordsOnCurvesAreCopiedOutInOnePiece() {
+    String words =
+        Tool.ok("pdftotext", "-raw", "-enc", "UTF-8", pdf(golden("curves")).toString(), "-");
+    assertThat(words.replaceAll("\\s+", " "))
+        .contains("TWO HUNDRED AFFLUENT WORDS", "The Salt Ledger", "Along the tide line and back");
+  }
+
   /**
    * Where poppler finds the words of the file: within 0.02 mm of where the display list has them.
    */

@@ -272,8 +272,7 @@ public class PiecesTest {
     desk.page.locator("#w-says").fill("*Here*");
     desk.does(() -> desk.page.locator("#says-here").click());
     assertThat(desk.page.locator("#w-text")).hasValue("\\*Here\\*");
-    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text='*Here*']"))
-        .isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text='*Here*']")).isAttached();
     assertThat(desk.page.locator("#artwork [data-piece=spine-title] [data-text='Slack *Water*']"))
         .isAttached();
   }

@@ -17,13 +17,24 @@ import java.util.stream.Stream;
  * @param setting their lines
  * @param paint of the letters
  * @param outline a line round the letters, null for none
+ * @param curve the line they stand on, null for a straight one
+ * @param panel an area behind them, null for none
  */
-public record Words(Fact fact, String text, Type type, Setting setting, Paint paint, Stroke outline)
+public record Words(
+    Fact fact,
+    String text,
+    Type type,
+    Setting setting,
+    Paint paint,
+    Stroke outline,
+    Curve curve,
+    Panel panel)
     implements Content {
 
   /** Words of a fact or of their own, in one colour, shrunk to their box, level and ranged left. */
   public static Words of(Fact fact, String text, String face, Length size, Colour colour) {
-    return new Words(fact, text, Type.of(face, size), Setting.PLAIN, Paint.of(colour), null);
+    return new Words(
+        fact, text, Type.of(face, size), Setting.PLAIN, Paint.of(colour), null, null, null);
   }
 
   @Override
@@ -33,8 +44,11 @@ public record Words(Fact fact, String text, Type type, Setting setting, Paint pa
 
   @Override
   public Stream<Colour> colours() {
-    return Stream.concat(
-        paint.colours(), outline == null ? Stream.empty() : outline.paint().colours());
+    return Stream.of(
+            paint.colours(),
+            outline == null ? Stream.<Colour>empty() : outline.paint().colours(),
+            panel == null ? Stream.<Colour>empty() : panel.paint().colours())
+        .flatMap(c -> c);
   }
 
   /** The words for this book, as they are read: with their facts, without marks of emphasis. */
@@ -53,11 +67,11 @@ public record Words(Fact fact, String text, Type type, Setting setting, Paint pa
   }
 
   public Words withType(Type other) {
-    return new Words(fact, text, other, setting, paint, outline);
+    return new Words(fact, text, other, setting, paint, outline, curve, panel);
   }
 
   public Words withSetting(Setting other) {
-    return new Words(fact, text, type, other, paint, outline);
+    return new Words(fact, text, type, other, paint, outline, curve, panel);
   }
 
   public Words withSize(Length size) {
@@ -82,6 +96,6 @@ public record Words(Fact fact, String text, Type type, Setting setting, Paint pa
   }
 
   public Words withPaint(Paint p) {
-    return new Words(fact, text, type, setting, p, outline);
+    return new Words(fact, text, type, setting, p, outline, curve, panel);
   }
 }

@@ -27,12 +27,14 @@ final class ContentReader {
   private final EditReader.Stock stock;
   private final PaintReader paints;
   private final SettingReader setting;
+  private final FormReader form;
 
   ContentReader(Typed typed, EditReader.Stock stock) {
     this.typed = typed;
     this.stock = stock;
     this.paints = new PaintReader(typed);
     this.setting = new SettingReader(typed, stock);
+    this.form = new FormReader(typed);
   }
 
   Content changed(Piece piece) {
@@ -95,7 +97,17 @@ final class ContentReader {
         setting.type(old.type()),
         setting.setting(old.setting()),
         filled(old.paint()),
-        old.outline());
+        outline(old.outline()),
+        form.curve(old.curve()),
+        form.panel(old.panel()));
+  }
+
+  /** A line round letters lies outside them unless it is said to lie on their edge. */
+  private Stroke outline(Stroke old) {
+    Stroke edge = paints.edge(old);
+    return edge == null || edge.side() != Stroke.Side.INSIDE
+        ? edge
+        : new Stroke(edge.paint(), edge.width(), edge.dashes(), Stroke.Side.OUTSIDE);
   }
 
   /** Own words; those that were a fact's keep their stars as they stood there. */
@@ -248,7 +260,8 @@ final class ContentReader {
   }
 
   Appearance changed(Appearance old) {
-    return old.withOpacity(
+    return form.shadow(old)
+        .withOpacity(
             typed.figure("opacity", "opacity in percent", 0, 100, old.opacity() * 100) / 100)
         .withBlend(typed.choice("blend", old.blend()));
   }

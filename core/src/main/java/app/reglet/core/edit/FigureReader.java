@@ -115,19 +115,24 @@ final class FigureReader {
 
   /** {@code 50 0, 100 100, 0 100}: percent across and down. */
   private Figure points() {
+    return new Figure.Free(corners("points"));
+  }
+
+  /** Points as percent across and down their box. */
+  List<Figure.Free.Corner> corners(String field) {
     List<Figure.Free.Corner> corners = new ArrayList<>();
-    for (String pair : typed.text("points").strip().split("\\s*[,;\\n]\\s*")) {
+    for (String pair : typed.text(field).strip().split("\\s*[,;\\n]\\s*")) {
       String[] xy = pair.strip().split("\\s+");
       if (xy.length != 2) {
         throw new Refusal(
-            "points",
+            field,
             "“"
                 + pair
                 + "” is no corner: write each as percent across and down, 50 0, 100 100, 0 100.");
       }
       corners.add(new Figure.Free.Corner(percent(xy[0]), percent(xy[1])));
     }
-    return new Figure.Free(corners);
+    return corners;
   }
 
   private static double percent(String text) {

@@ -5,9 +5,11 @@ import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Curve;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
+import app.reglet.core.design.Panel;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Stroke;
@@ -163,6 +165,23 @@ final class Rewriting implements Content.Visitor<Content> {
             s.side());
   }
 
+  private Curve curve(Curve c) {
+    return c instanceof Curve.Arc a
+        ? new Curve.Arc(a.edge(), a.side(), a.by(), length.apply(a.measure()))
+        : c;
+  }
+
+  private Panel panel(Panel p) {
+    return p == null
+        ? null
+        : new Panel(
+            paint(p.paint()),
+            p.opacity(),
+            length.apply(p.radius()),
+            length.apply(p.across()),
+            length.apply(p.down()));
+  }
+
   @Override
   public Content words(Words w) {
     return new Words(
@@ -171,7 +190,9 @@ final class Rewriting implements Content.Visitor<Content> {
         w.type().withSize(length.apply(w.type().size())),
         w.setting(),
         paint(w.paint()),
-        stroke(w.outline()));
+        stroke(w.outline()),
+        curve(w.curve()),
+        panel(w.panel()));
   }
 
   @Override

@@ -31,6 +31,7 @@ public final class Labels {
         line.glyphs(),
         line.x(size),
         line.y(size),
+        Mark.Glyphs.UPRIGHT,
         line.chars(),
         place,
         Fill.of(INK),

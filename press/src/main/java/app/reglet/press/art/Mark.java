@@ -38,6 +38,8 @@ public sealed interface Mark {
    * @param glyphs the font file's glyph ids
    * @param x where each glyph starts along the baseline, mm
    * @param y how far each glyph stands below the baseline, mm
+   * @param turns how far each glyph is turned about where it starts, radians clockwise; empty where
+   *     none is
    * @param chars index in the text of the first character each glyph stands for
    * @param place from the run's own coordinates (x along the baseline, y down) to the sheet
    * @param fill of the letters, in sheet coordinates
@@ -50,6 +52,7 @@ public sealed interface Mark {
       int[] glyphs,
       double[] x,
       double[] y,
+      double[] turns,
       int[] chars,
       AffineTransform place,
       Fill fill,
@@ -59,6 +62,19 @@ public sealed interface Mark {
     @Override
     public void paint(Painter painter) {
       painter.glyphs(this);
+    }
+
+    /** What stands for glyphs that are not turned. */
+    public static final double[] UPRIGHT = {};
+
+    /** From a glyph's own ems, on its baseline, to the run's coordinates. */
+    public AffineTransform glyph(int index) {
+      AffineTransform t = AffineTransform.getTranslateInstance(x[index], y[index]);
+      if (turns.length > 0) {
+        t.rotate(turns[index]);
+      }
+      t.scale(size, size);
+      return t;
     }
   }
 

@@ -91,6 +91,7 @@ record Barcodes(List<Mark> marks, Rect symbol, double magnification) {
         line.glyphs(),
         x,
         line.y(size),
+        Mark.Glyphs.UPRIGHT,
         line.chars(),
         AffineTransform.getTranslateInstance(left, top + text.baseline()),
         Fill.BLACK_INK,

@@ -8,6 +8,7 @@ import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
 import app.reglet.core.design.Setting;
+import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -60,7 +61,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             : words.withSize(Length.nearMm(words.type().size().toMm() * scope.typeScale()));
     Typeface face = lay.typefaces.get(words.type().face());
     Emphasised text = words.on(lay.book);
-    Pen outline = words.outline() == null ? null : lay.fills.pen(words.outline(), rect, 1);
+    boolean round = words.outline() != null && words.outline().side() == Stroke.Side.OUTSIDE;
+    Pen outline = words.outline() == null || round ? null : lay.fills.pen(words.outline(), rect, 1);
     WordsSetting setting =
         WordsSetting.of(
             scaled,
@@ -86,7 +88,26 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             words.said(lay.book).unknown(),
             setting.set().lacks(),
             largestOnSpine(words, face)));
-    return setting.marks();
+    List<Mark> marks = new ArrayList<>();
+    if (words.panel() != null && !setting.marks().isEmpty()) {
+      Mark panel = WordsPanel.of(words, setting.extent(), lay.fills);
+      marks.add(panel);
+      lay.laid.add(
+          new Laid.Area(
+              piece.id(),
+              piece.name(),
+              Outlines.hull(WordsPanel.area(words, setting.extent()), toSheet)));
+    }
+    if (round) {
+      // twice as wide, under the letters: half of it is seen
+      marks.add(
+          new Mark.Path(
+              WordsSetting.letters(setting.marks()),
+              null,
+              lay.fills.pen(words.outline(), rect, 2)));
+    }
+    marks.addAll(setting.marks());
+    return marks;
   }
 
   private String language(Words words) {

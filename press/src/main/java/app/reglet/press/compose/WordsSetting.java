@@ -15,8 +15,12 @@ import app.reglet.press.type.SetLine;
 import app.reglet.press.type.SetWords;
 import app.reglet.press.type.Setter;
 import app.reglet.press.type.ShapedLine;
+import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,8 +30,9 @@ import java.util.List;
  * @param marks the lines
  * @param set how they came out
  * @param ink what their lines cover
+ * @param extent what they take in their box's coordinates, for a panel behind them
  */
-record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
+record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
   /**
    * Sets words.
    *
@@ -42,6 +47,9 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
       Fill fill,
       Pen outline,
       AffineTransform toSheet) {
+    if (words.curve() != null) {
+      return curved(words, text, faces, language, box, fill, outline, toSheet);
+    }
     boolean level = words.setting().direction() == Setting.Direction.LEVEL;
     SetWords set =
         Setter.set(
@@ -64,7 +72,62 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
       there.concatenate(place);
       line(hull(placed.line()), placed.size(), there, ink);
     }
-    return new WordsSetting(marks, set, new Outline(ink));
+    return new WordsSetting(
+        marks, set, new Outline(ink), direction.createTransformedShape(extent(words, set, faces)));
+  }
+
+  /** What lines take, from the first one's ascenders to the last one's descenders. */
+  private static Rectangle2D extent(Words words, SetWords set, Typefaces faces) {
+    Typeface face = faces.get(words.type().face());
+    Rectangle2D all = new Rectangle2D.Double();
+    for (SetWords.PlacedLine l : set.lines()) {
+      boolean capitals = words.type().letters().areCapitals();
+      double over = l.size() * (capitals ? face.capHeight() : face.ascent());
+      double under = capitals ? 0 : l.size() * face.descent();
+      Rectangle2D line =
+          new Rectangle2D.Double(
+              l.x(), l.baseline() - over, l.line().advance() * l.size(), over + under);
+      all = all.isEmpty() ? line : all.createUnion(line);
+    }
+    return all;
+  }
+
+  private static WordsSetting curved(
+      Words words,
+      Emphasised text,
+      Typefaces faces,
+      String language,
+      Rect box,
+      Fill fill,
+      Pen outline,
+      AffineTransform toSheet) {
+    CurvedWords curved = new CurvedWords(words, text, faces, language, box);
+    SetWords set = curved.set();
+    List<Mark> marks = curved.marks(set.size(), fill, outline);
+    List<List<Point>> ink = new ArrayList<>();
+    for (Mark mark : marks) {
+      Mark.Glyphs g = (Mark.Glyphs) mark;
+      for (int i = 0; i < g.glyphs().length; i++) {
+        AffineTransform there = new AffineTransform(toSheet);
+        there.concatenate(g.glyph(i));
+        line(g.face().hull(g.glyphs()[i]), 1, there, ink);
+      }
+    }
+    return new WordsSetting(marks, set, new Outline(ink), letters(marks).getBounds2D());
+  }
+
+  /** The outlines of letters as one path. */
+  static Shape letters(List<Mark> marks) {
+    Path2D letters = new Path2D.Double();
+    for (Mark mark : marks) {
+      Mark.Glyphs g = (Mark.Glyphs) mark;
+      for (int i = 0; i < g.glyphs().length; i++) {
+        AffineTransform there = new AffineTransform(g.place());
+        there.concatenate(g.glyph(i));
+        letters.append(there.createTransformedShape(g.face().outline(g.glyphs()[i])), false);
+      }
+    }
+    return letters;
   }
 
   private static Mark.Glyphs glyphs(
@@ -79,6 +142,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink) {
         run.glyphs(),
         run.x(own),
         run.y(own),
+        Mark.Glyphs.UPRIGHT,
         run.chars(),
         place,
         fill,

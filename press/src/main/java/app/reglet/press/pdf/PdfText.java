@@ -35,14 +35,34 @@ final class PdfText {
       PDType0Font font = fonts.of(g.face());
       out.op("BT");
       out.op("Tf", resources.add(font), Operators.number(1));
-      AffineTransform t = new AffineTransform(g.place());
-      t.scale(g.size(), -g.size());
-      out.matrix("Tm", t);
-      show(g, font);
+      if (g.turns().length > 0) {
+        turned(g, font);
+      } else {
+        AffineTransform t = new AffineTransform(g.place());
+        t.scale(g.size(), -g.size());
+        out.matrix("Tm", t);
+        show(g, font);
+      }
       out.op("ET");
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** Each glyph in its own place and turn; the whole line is said once. */
+  private void turned(Mark.Glyphs g, PDType0Font font) throws IOException {
+    says(g.text());
+    for (int i = 0; i < g.glyphs().length; i++) {
+      fonts.use(g.face(), g.glyphs()[i]);
+      AffineTransform t = new AffineTransform(g.place());
+      t.concatenate(g.glyph(i));
+      t.scale(1, -1);
+      out.matrix("Tm", t);
+      COSArray one = new COSArray();
+      one.add(new COSString(font.encodeGlyphId(g.glyphs()[i]), true));
+      shown(one);
+    }
+    out.op("EMC");
   }
 
   private void show(Mark.Glyphs g, PDType0Font font) throws IOException {

@@ -43,8 +43,7 @@ final class BoundsPainter implements Painter {
   public void glyphs(Mark.Glyphs g) {
     for (int i = 0; i < g.glyphs().length; i++) {
       AffineTransform at = new AffineTransform(g.place());
-      at.translate(g.x()[i], g.y()[i]);
-      at.scale(g.size(), g.size());
+      at.concatenate(g.glyph(i));
       Shape outline = g.face().outline(g.glyphs()[i]);
       if (!outline.getBounds2D().isEmpty()) {
         add(at.createTransformedShape(outline), g.outline() == null ? 0 : g.outline().width());

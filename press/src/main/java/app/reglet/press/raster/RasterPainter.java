@@ -126,8 +126,7 @@ final class RasterPainter implements Painter {
   public void glyphs(Mark.Glyphs run) {
     for (int i = 0; i < run.glyphs().length; i++) {
       AffineTransform at = new AffineTransform(run.place());
-      at.translate(run.x()[i], run.y()[i]);
-      at.scale(run.size(), run.size());
+      at.concatenate(run.glyph(i));
       Shape letter = at.createTransformedShape(run.face().outline(run.glyphs()[i]));
       g().setPaint(paint(run.fill()));
       g().fill(letter);

@@ -33,6 +33,7 @@ public final class SpecimenSvg {
             shaped.glyphs(),
             shaped.x(),
             shaped.y(),
+            Mark.Glyphs.UPRIGHT,
             shaped.chars(),
             new AffineTransform(),
             null,

@@ -43,9 +43,8 @@ final class SvgPath {
       long startX = 0;
       long startY = 0;
       AffineTransform place =
-          AffineTransform.getTranslateInstance(
-              run.x()[g] / run.size() * units, run.y()[g] / run.size() * units);
-      place.scale(units, units);
+          AffineTransform.getScaleInstance(units / run.size(), units / run.size());
+      place.concatenate(run.glyph(g));
       for (PathIterator p = run.face().outline(run.glyphs()[g]).getPathIterator(place);
           !p.isDone();
           p.next()) {

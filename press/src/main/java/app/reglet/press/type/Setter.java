@@ -19,7 +19,10 @@ import java.util.regex.Pattern;
 public final class Setter {
   private static final double MM_PER_POINT = 25.4 / 72;
   private static final double SMALLEST = DesignLimits.LEAST_FITTED_TYPE.toMm();
-  private static final double LARGEST = DesignLimits.MOST_TYPE.toMm();
+
+  /** The largest size words are set in, mm. */
+  public static final double LARGEST = DesignLimits.MOST_TYPE.toMm();
+
   private static final double STEP = 0.1 * MM_PER_POINT;
   private static final double HAIR = Block.HAIR;
   private static final Pattern LINE_BREAK = Pattern.compile("\\R");
@@ -123,12 +126,16 @@ public final class Setter {
         lettering.lacks());
   }
 
-  /** The largest size up to one that passes, in tenths of a point below it. */
-  private static double largest(double most, DoublePredicate fits) {
+  /**
+   * The largest size up to one that passes, in tenths of a point below it.
+   *
+   * @param most mm
+   * @param fits passes for small sizes and fails for large ones
+   */
+  public static double largest(double most, DoublePredicate fits) {
     if (fits.test(most)) {
       return most;
     }
-    // small sizes pass and large ones don't
     int low = (int) Math.ceil(SMALLEST / STEP);
     int high = (int) Math.floor(most / STEP);
     while (low < high) {

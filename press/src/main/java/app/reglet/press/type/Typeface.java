@@ -297,7 +297,7 @@ public final class Typeface {
   }
 
   /** What a glyph takes along the line where nothing is next to it, in ems. */
-  double advance(int glyph) {
+  public double advance(int glyph) {
     return advances.computeIfAbsent(
         glyph,
         g ->

@@ -47,6 +47,7 @@ public record Golden(String name, Wrap wrap) {
         of("shapes", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("brought", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("curves", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 320),
         of("typesetting", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 320),
         of("chapbook", "whimbrel-digital", Binding.SADDLE_STITCHED, "5.5 x 8.5 in", 32),
         of("case", "dunlin-casebinders", Binding.CASE_LAMINATE, "8 x 10 in", 224),

@@ -143,6 +143,9 @@ class BenchPage {
     boolean here = words && typefaces.has(face);
     model.addAttribute("faceName", here ? typefaces.get(face).name() : words ? "not here" : "");
     model.addAttribute(
+        "form",
+        words ? WordsForm.of(piece, (Words) piece.content(), cover.design(), cover.unit()) : null);
+    model.addAttribute(
         "said",
         here
             ? WordsView.of((Words) piece.content(), typefaces.get(face), lacks(cover, piece))

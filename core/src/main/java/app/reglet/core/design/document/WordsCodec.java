@@ -34,6 +34,12 @@ final class WordsCodec implements ContentCodec<Words> {
         .put("capitals", type.letters() == Type.Letters.CAPITALS)
         .put("tracking", type.tracking())
         .put("direction", setting.direction().name());
+    if (w.curve() != null) {
+      out.set("curve", CurveCodec.write(w.curve()));
+    }
+    if (w.panel() != null) {
+      out.set("panel", CurveCodec.write(w.panel()));
+    }
     more(type, out);
     more(setting, out);
   }
@@ -80,7 +86,9 @@ final class WordsCodec implements ContentCodec<Words> {
         type(in),
         setting(in),
         in.part("paint", PaintCodec::read),
-        in.partIfAny("outline", PaintCodec::stroke).orElse(null));
+        in.partIfAny("outline", PaintCodec::stroke).orElse(null),
+        in.partIfAny("curve", CurveCodec::curve).orElse(null),
+        in.partIfAny("panel", CurveCodec::panel).orElse(null));
   }
 
   private static Type type(Fields in) {

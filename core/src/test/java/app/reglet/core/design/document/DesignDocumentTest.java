@@ -10,12 +10,14 @@ import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Curve;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
+import app.reglet.core.design.Panel;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
 import app.reglet.core.design.Setting;
@@ -75,7 +77,9 @@ public class DesignDocumentTest {
                 Paint.of(INK),
                 Length.mm("0.4"),
                 List.of(Length.mm("1"), Length.mm("0.5")),
-                Stroke.Side.OUTSIDE));
+                Stroke.Side.OUTSIDE),
+            new Curve.Arc(Curve.Edge.LOWER, Curve.Side.OUTSIDE, Curve.By.SAG, Length.mm("12.5")),
+            new Panel(radial, 0.75, Length.mm("1"), Length.mm("2.5"), Length.mm("3")));
     Piece title =
         new Piece(
             "title",
@@ -217,6 +221,8 @@ public class DesignDocumentTest {
                     .withLeading(1.25)
                     .running(Setting.Direction.DOWN),
                 Paint.of(new Colour.Rgb(0x1d2327)),
+                null,
+                null,
                 null));
     assertThat(two.piece("band-1").orElseThrow().content())
         .isEqualTo(Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
