@@ -21,7 +21,7 @@ public final class FindingText implements Found.Visitor<String> {
     return found.accept(new FindingText(unit));
   }
 
-  private static String quoted(String name) {
+  static String quoted(String name) {
     return "“" + name + "”";
   }
 
@@ -124,14 +124,6 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String glyphMissing(OfWords.GlyphMissing f) {
-    return quoted(f.name())
-        + " has "
-        + (f.missing() + ", which " + f.face())
-        + " can't print: choose another typeface or other words.";
-  }
-
-  @Override
   public String spineTypeNotAllowed(Found.SpineTypeNotAllowed f) {
     return quoted(f.name())
         + " stands on the spine, where "
@@ -196,20 +188,8 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
-  public String familiesMany(OfWords.FamiliesMany f) {
-    return ("Words stand in " + f.families().size() + " families of type: ")
-        + String.join(", ", f.families())
-        + (". A cover holds together with " + f.most() + " at most.");
-  }
-
-  @Override
-  public String factUnknown(OfWords.FactUnknown f) {
-    return quoted(f.name()) + " has " + f.fact() + ", which is no fact of the book: it prints so.";
-  }
-
-  @Override
-  public String factEmpty(OfWords.FactEmpty f) {
-    return quoted(f.name()) + " has " + f.fact() + ", which the docket leaves empty.";
+  public String ofWords(OfWords f) {
+    return f.accept(new WordsFindingText());
   }
 
   @Override

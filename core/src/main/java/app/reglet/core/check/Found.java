@@ -46,8 +46,6 @@ public sealed interface Found
 
     R wordsOverflow(WordsOverflow found);
 
-    R glyphMissing(OfWords.GlyphMissing found);
-
     R spineTypeNotAllowed(SpineTypeNotAllowed found);
 
     R spineTypeTooSmall(SpineTypeTooSmall found);
@@ -78,11 +76,7 @@ public sealed interface Found
 
     R fontsMissing(FontsMissing found);
 
-    R familiesMany(OfWords.FamiliesMany found);
-
-    R factUnknown(OfWords.FactUnknown found);
-
-    R factEmpty(OfWords.FactEmpty found);
+    R ofWords(OfWords found);
 
     R onGlue(OnGlue found);
   }

@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.book.Fact;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
@@ -37,6 +38,7 @@ public sealed interface Laid {
    * @param empty facts named in the words that the book does not state
    * @param unknown names in the words that are no facts
    * @param lacks what the family lacks for these words, so that it is drawn or not seen
+   * @param said what they say, and in what
    * @param largest the largest size at which they would fit the width of the spine's safe band,
    *     zero unless they run along the spine
    */
@@ -53,6 +55,7 @@ public sealed interface Laid {
       List<String> empty,
       List<String> unknown,
       Set<Lack> lacks,
+      Said said,
       Length largest)
       implements Laid {
     /** The smallest upright box round the ink; there must be some. */
@@ -60,6 +63,15 @@ public sealed interface Laid {
       return ink.bounds();
     }
   }
+
+  /**
+   * What words say.
+   *
+   * @param text as it is set
+   * @param fact the fact they follow, null for words of their own
+   * @param inks how many inks print their letters; none for letters left out of what is round them
+   */
+  record Said(String text, Fact fact, int inks) {}
 
   /** What a family of typefaces can lack. */
   enum Lack {

@@ -1,9 +1,37 @@
 package app.reglet.core.check;
 
+import app.reglet.core.measure.Length;
 import java.util.List;
 
 /** What checks find of words: their letters, their faces, the facts they name. */
 public sealed interface OfWords extends Found {
+  /** Hands itself to the method of its kind. */
+  <R> R accept(Teller<R> teller);
+
+  @Override
+  default <R> R accept(Found.Visitor<R> visitor) {
+    return visitor.ofWords(this);
+  }
+
+  /** One method for each kind. */
+  interface Teller<R> {
+    R glyphMissing(GlyphMissing found);
+
+    R familiesMany(FamiliesMany found);
+
+    R factUnknown(FactUnknown found);
+
+    R factEmpty(FactEmpty found);
+
+    R formsLacking(FormsLacking found);
+
+    R typeSmall(TypeSmall found);
+
+    R titleFaint(TitleFaint found);
+
+    R titleOther(TitleOther found);
+  }
+
   /** A typeface lacks characters of the words. */
   record GlyphMissing(String name, String missing, String face) implements OfWords {
     @Override
@@ -12,8 +40,8 @@ public sealed interface OfWords extends Found {
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.glyphMissing(this);
+    public <R> R accept(Teller<R> teller) {
+      return teller.glyphMissing(this);
     }
   }
 
@@ -25,8 +53,8 @@ public sealed interface OfWords extends Found {
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.familiesMany(this);
+    public <R> R accept(Teller<R> teller) {
+      return teller.familiesMany(this);
     }
   }
 
@@ -38,8 +66,8 @@ public sealed interface OfWords extends Found {
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.factUnknown(this);
+    public <R> R accept(Teller<R> teller) {
+      return teller.factUnknown(this);
     }
   }
 
@@ -51,8 +79,60 @@ public sealed interface OfWords extends Found {
     }
 
     @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.factEmpty(this);
+    public <R> R accept(Teller<R> teller) {
+      return teller.factEmpty(this);
+    }
+  }
+
+  /** A family lacks what words ask of it. */
+  record FormsLacking(String name, String face, Laid.Lack lack) implements OfWords {
+    @Override
+    public String code() {
+      return "forms-lacking";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.formsLacking(this);
+    }
+  }
+
+  /** Type is smaller than it prints well. */
+  record TypeSmall(String name, Length size, Length least, int inks) implements OfWords {
+    @Override
+    public String code() {
+      return "type-small";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.typeSmall(this);
+    }
+  }
+
+  /** The title would not be read where the cover is shown small. */
+  record TitleFaint(String name, Length capitals, Length least, int pixels) implements OfWords {
+    @Override
+    public String code() {
+      return "title-faint";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.titleFaint(this);
+    }
+  }
+
+  /** Words say nearly the title, but not it. */
+  record TitleOther(String name, String says, String title) implements OfWords {
+    @Override
+    public String code() {
+      return "title-other";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.titleOther(this);
     }
   }
 }

@@ -87,6 +87,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
             setting.set().lacks(),
+            new Laid.Said(text.text(), words.fact(), inks(words)),
             largestOnSpine(words, face)));
     List<Mark> marks = new ArrayList<>();
     if (words.panel() != null && !setting.marks().isEmpty()) {
@@ -108,6 +109,11 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     }
     marks.addAll(setting.marks());
     return marks;
+  }
+
+  /** The most inks that any colour of the letters takes. */
+  private int inks(Words words) {
+    return words.paint().colours().map(lay.fills::solid).mapToInt(Inks::of).max().orElse(0);
   }
 
   private String language(Words words) {

@@ -1,0 +1,89 @@
+package app.reglet.core.check;
+
+import static app.reglet.core.check.FindingText.quoted;
+
+import app.reglet.core.measure.Unit;
+
+/** Tells what was found of words in a sentence. */
+final class WordsFindingText implements OfWords.Teller<String> {
+  @Override
+  public String glyphMissing(OfWords.GlyphMissing f) {
+    return quoted(f.name())
+        + " has "
+        + (f.missing() + ", which " + f.face())
+        + " can't print: choose another typeface or other words.";
+  }
+
+  @Override
+  public String familiesMany(OfWords.FamiliesMany f) {
+    return ("Words stand in " + f.families().size() + " families of type: ")
+        + String.join(", ", f.families())
+        + (". A cover holds together with " + f.most() + " at most.");
+  }
+
+  @Override
+  public String factUnknown(OfWords.FactUnknown f) {
+    return quoted(f.name()) + " has " + f.fact() + ", which is no fact of the book: it prints so.";
+  }
+
+  @Override
+  public String factEmpty(OfWords.FactEmpty f) {
+    return quoted(f.name()) + " has " + f.fact() + ", which the docket leaves empty.";
+  }
+
+  @Override
+  public String formsLacking(OfWords.FormsLacking f) {
+    return switch (f.lack()) {
+      case SMALL_CAPITALS ->
+          quoted(f.name())
+              + " has drawn small capitals: "
+              + f.face()
+              + " has none of its own, so smaller capitals stand for them, thinner than the rest.";
+      case ITALIC ->
+          quoted(f.name())
+              + " has emphasis that is not seen: "
+              + f.face()
+              + " has no italics beside it.";
+      case BOLD ->
+          quoted(f.name())
+              + " has strong emphasis that is not seen: "
+              + f.face()
+              + " has no bolder face beside it.";
+    };
+  }
+
+  @Override
+  public String typeSmall(OfWords.TypeSmall f) {
+    return quoted(f.name())
+        + " comes out at "
+        + f.size().brief(Unit.PT)
+        + (f.inks() == 0
+            ? ", left out of what is printed round it"
+            : f.inks() == 1 ? "" : ", in several inks")
+        + "; "
+        + f.least().brief(Unit.PT)
+        + " and more print well.";
+  }
+
+  @Override
+  public String titleFaint(OfWords.TitleFaint f) {
+    return quoted(f.name())
+        + " has capitals "
+        + f.capitals().brief(Unit.MM)
+        + " high: where a shop shows the cover "
+        + f.pixels()
+        + " pixels high they can't be read. From "
+        + f.least().brief(Unit.MM)
+        + " they can.";
+  }
+
+  @Override
+  public String titleOther(OfWords.TitleOther f) {
+    return quoted(f.name())
+        + " says “"
+        + f.says()
+        + "”, and the docket’s title, which shops list, is “"
+        + f.title()
+        + "”.";
+  }
+}
