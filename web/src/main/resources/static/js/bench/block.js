@@ -64,13 +64,35 @@ document.addEventListener("keydown", (e) => {
 document.addEventListener("input", (e) => {
   const field = e.target.closest?.("#title-block [data-edit]");
   if (!field || !live(field)) return;
+  if (field.id === "w-text") {
+    typed(field);
+    return;
+  }
   clearTimeout(timers.get(field));
   timers.set(field, setTimeout(() => { timers.delete(field); send(field); }, 200));
 });
 
+/** Words go to the sheet key by key; what is typed while one is on its way goes in one. */
+async function typed(field) {
+  if (timers.has(field)) {
+    timers.set(field, true);
+    return;
+  }
+  do {
+    timers.set(field, false);
+    await send(field);
+  } while (timers.get(field) && field.isConnected);
+  timers.delete(field);
+}
+
 document.addEventListener("change", (e) => {
   const field = e.target.closest?.("#title-block [data-edit]");
-  if (field && (!live(field) || timers.has(field))) {
+  if (field?.id === "w-text") {
+    if (timers.get(field)) { // left before the last keys were on their way
+      timers.set(field, false);
+      send(field);
+    }
+  } else if (field && (!live(field) || timers.has(field))) {
     clearTimeout(timers.get(field));
     timers.delete(field);
     send(field);

@@ -66,6 +66,11 @@ public record Words(
         : new FactsInText(fact.marked(book.text(fact)), List.of(), List.of());
   }
 
+  /** Other words of their own, or none where they follow a fact. */
+  public Words withText(String other) {
+    return new Words(fact, other, type, setting, paint, outline, curve, panel);
+  }
+
   public Words withType(Type other) {
     return new Words(fact, text, other, setting, paint, outline, curve, panel);
   }

@@ -10,7 +10,7 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Rect;
-import app.reglet.press.type.Hull;
+import app.reglet.press.type.LineHull;
 import app.reglet.press.type.SetLine;
 import app.reglet.press.type.SetWords;
 import app.reglet.press.type.Setter;
@@ -70,7 +70,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
       }
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(place);
-      line(hull(placed.line()), placed.size(), there, ink);
+      line(LineHull.of(placed.line(), placed.size()), placed.size(), there, ink);
     }
     return new WordsSetting(
         marks, set, new Outline(ink), direction.createTransformedShape(extent(words, set, faces)));
@@ -110,7 +110,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
       for (int i = 0; i < g.glyphs().length; i++) {
         AffineTransform there = new AffineTransform(toSheet);
         there.concatenate(g.glyph(i));
-        line(g.face().hull(g.glyphs()[i]), 1, there, ink);
+        line(g.face().hull(g.glyphs()[i], g.size()), 1, there, ink);
       }
     }
     return new WordsSetting(marks, set, new Outline(ink), letters(marks).getBounds2D());
@@ -148,25 +148,6 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
         fill,
         outline,
         run.text());
-  }
-
-  /** The hull of a line's ink in ems, x and y in turn: its bounds are the ink's, however turned. */
-  private static double[] hull(SetLine line) {
-    List<double[]> points = new ArrayList<>();
-    for (SetLine.Part part : line.parts()) {
-      ShapedLine run = part.line();
-      for (int i = 0; i < run.glyphs().length; i++) {
-        double[] glyph = part.face().hull(run.glyphs()[i]);
-        for (int p = 0; p < glyph.length; p += 2) {
-          points.add(
-              new double[] {
-                (glyph[p] + run.x()[i]) * part.scale() + part.x(),
-                (glyph[p + 1] + run.y()[i]) * part.scale()
-              });
-        }
-      }
-    }
-    return Hull.of(points);
   }
 
   private static void line(

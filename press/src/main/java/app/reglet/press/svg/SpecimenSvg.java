@@ -10,7 +10,7 @@ public final class SpecimenSvg {
   /** More letters than these are not needed to know a face. */
   public static final int LONGEST = 30;
 
-  private static final int EM = SvgDefs.GLYPH_UNITS;
+  private static final int EM = 1000;
   private static final double ABOVE = 1.05;
   private static final double BELOW = 0.4;
 

@@ -65,7 +65,21 @@ final class Svg {
     return shortened.equals("-0") ? "0" : shortened;
   }
 
+  /** Whether it stands for itself: numbers and letters of paths do, and they are long. */
+  private static boolean isPlain(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (c < ' ' || c > '~' || c == '&' || c == '<' || c == '>' || c == '"') {
+        return false;
+      }
+    }
+    return true;
+  }
+
   static String escape(String text) {
+    if (isPlain(text)) {
+      return text;
+    }
     StringBuilder safe = new StringBuilder(text.length());
     text.codePoints()
         .forEach(

@@ -9,8 +9,6 @@ import java.util.List;
 
 /** What a drawing names and uses: gradients, cuts, masks, the outlines of glyphs. */
 final class SvgDefs {
-  static final int GLYPH_UNITS = 1000;
-
   private final Addresses addresses;
   private final String stem;
   private final Svg out = new Svg();

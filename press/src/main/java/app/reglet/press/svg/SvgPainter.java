@@ -87,10 +87,11 @@ final class SvgPainter implements Painter {
   @Override
   public void glyphs(Mark.Glyphs g) {
     AffineTransform t = new AffineTransform(g.place());
-    double s = g.size() / SvgDefs.GLYPH_UNITS;
+    int units = SvgPath.units(g.size());
+    double s = g.size() / units;
     t.scale(s, s);
     boolean flat = g.fill() instanceof Fill.Flat;
-    String letters = SvgPath.run(g, SvgDefs.GLYPH_UNITS);
+    String letters = SvgPath.run(g, units);
     Pen pen = g.outline();
     body.open(
         "g",
@@ -112,24 +113,27 @@ final class SvgPainter implements Painter {
       body.empty("path", "d", letters);
     }
     body.close("g");
-    if (!flat) {
-      gradient(g, t, letters);
+    if (!flat && g.x().length > 0) {
+      gradient(g, letters, t);
     }
   }
 
   /** Letters that a gradient runs through: the gradient, cut by them. */
-  private void gradient(Mark.Glyphs g, AffineTransform t, String letters) {
+  private void gradient(Mark.Glyphs g, String letters, AffineTransform t) {
     String clip = defs.clipOf(letters, t);
+    Rectangle2D run = new Rectangle2D.Double(g.x()[0], g.y()[0], 0, 0);
+    for (int i = 1; i < g.x().length; i++) {
+      run.add(g.x()[i], g.y()[i]);
+    }
+    double round = 2 * g.size();
     Rectangle2D all =
-        t.createTransformedShape(
+        g.place()
+            .createTransformedShape(
                 new Rectangle2D.Double(
-                    -SvgDefs.GLYPH_UNITS,
-                    -2 * SvgDefs.GLYPH_UNITS,
-                    3 * SvgDefs.GLYPH_UNITS
-                        + (g.x().length == 0 ? 0 : g.x()[g.x().length - 1])
-                            / g.size()
-                            * SvgDefs.GLYPH_UNITS,
-                    4 * SvgDefs.GLYPH_UNITS))
+                    run.getX() - round,
+                    run.getY() - round,
+                    run.getWidth() + 2 * round,
+                    run.getHeight() + 2 * round))
             .getBounds2D();
     body.empty(
         "rect",

@@ -13,6 +13,11 @@ final class SvgPath {
 
   private SvgPath() {}
 
+  /** In how many units of its size type is drawn. */
+  static int units(double size) {
+    return size > SMALL_TYPE_MM ? 1000 : 250;
+  }
+
   /** A shape's path data, mm. */
   static String of(Shape shape) {
     StringBuilder out = new StringBuilder();
@@ -28,8 +33,8 @@ final class SvgPath {
 
   /**
    * The outlines of a run of glyphs as one path, in so many units of the type size; small type to a
-   * unit, large to a tenth, which is two thousandths of a millimetre or finer. One path is drawn
-   * and exchanged many times faster than as many uses of single ones; distances from point to point
+   * unit, large to a tenth: every point within a hundredth of a millimetre. One path is drawn and
+   * exchanged many times faster than as many uses of single ones; distances from point to point
    * keep it short.
    */
   static String run(Mark.Glyphs run, int units) {
@@ -39,6 +44,7 @@ final class SvgPath {
     double[] c = new double[6];
     long x = 0;
     long y = 0;
+    char before = 0;
     for (int g = 0; g < run.glyphs().length; g++) {
       long startX = 0;
       long startY = 0;
@@ -51,11 +57,17 @@ final class SvgPath {
         int segment = p.currentSegment(c);
         int n = command(out, segment);
         if (n == 0) {
+          before = 0;
           x = startX;
           y = startY;
           continue;
         }
-        out.setCharAt(out.length() - 1, Character.toLowerCase(out.charAt(out.length() - 1)));
+        char letter = Character.toLowerCase(out.charAt(out.length() - 1));
+        out.setLength(out.length() - 1);
+        if (letter != before) { // a command goes on without its letter (SVG 1.1, 8.3.1)
+          out.append(letter);
+        }
+        before = letter == 'm' ? 0 : letter;
         for (int i = 0; i < n; i += 2) {
           number(out, Math.round(c[i] * steps) - x, fine);
           number(out, Math.round(c[i + 1] * steps) - y, fine);

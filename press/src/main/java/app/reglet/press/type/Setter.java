@@ -114,7 +114,7 @@ public final class Setter {
     Block block =
         switch (words.type().fit()) {
           case SIZE -> block(size, width);
-          case AT_MOST -> block(largest(size, s -> block(s, width).fits(width, height)), width);
+          case AT_MOST -> atMost(size, width, height);
           case LARGEST -> block(largest(LARGEST, s -> block(s, width).fits(width, height)), width);
           case WIDTH -> stacked(width, height);
         };
@@ -124,6 +124,13 @@ public final class Setter {
         !block.fits(width, height),
         lettering.missing(),
         lettering.lacks());
+  }
+
+  private Block atMost(double size, double width, double height) {
+    Block whole = block(size, width);
+    return whole.fits(width, height)
+        ? whole
+        : block(largest(size, s -> block(s, width).fits(width, height)), width);
   }
 
   /**

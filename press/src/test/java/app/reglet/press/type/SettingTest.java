@@ -11,6 +11,7 @@ import app.reglet.core.design.Setting.Breaks;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -341,5 +342,26 @@ public class SettingTest {
     double edge = right(lines.get(0));
     assertThat(lines).hasSizeGreaterThan(2).allMatch(l -> Math.abs(right(l) - edge) < 1e-6);
     assertThat(lines.get(lines.size() - 1).x()).isGreaterThan(lines.get(0).x() + 1);
+  }
+
+  @Test
+  public void theHullOfALineIsThatOfAllItsPoints() {
+    for (String text : new String[] {"Hythe", "aeox", "The Quay, *at dusk*: jay", ".", "ÅÇ"}) {
+      SetLine line = set(text, w -> w).lines().get(0).line();
+      List<double[]> all = new ArrayList<>();
+      for (SetLine.Part part : line.parts()) {
+        for (int i = 0; i < part.line().glyphs().length; i++) {
+          double[] g = part.face().hull(part.line().glyphs()[i], 3);
+          for (int p = 0; p < g.length; p += 2) {
+            all.add(
+                new double[] {
+                  (g[p] + part.line().x()[i]) * part.scale() + part.x(),
+                  (g[p + 1] + part.line().y()[i]) * part.scale()
+                });
+          }
+        }
+      }
+      assertThat(LineHull.of(line, 3)).as(text).containsExactly(Hull.of(all), within(1e-12));
+    }
   }
 }

@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Words;
 import app.reglet.core.edit.Arrangement;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
@@ -124,8 +125,18 @@ public class Benching {
     }
     Cover after = covers.of(before, design);
     String what = EditSentence.of(edit, before.design(), before.unit());
-    revisions.add(edition, design, what);
+    revisions.add(edition, design, what, typing(edit, before.design()));
     return new Changed(before, after, Optional.of(what), Optional.empty());
+  }
+
+  /** The piece whose own words are typed, when nothing else of it changes; else nothing. */
+  private static String typing(Edit edit, Design before) {
+    return edit instanceof Edit.Set set
+            && set.content() instanceof Words now
+            && before.piece(set.piece()).map(Piece::content).orElse(null) instanceof Words was
+            && now.withText(was.text()).equals(was)
+        ? set.piece()
+        : "";
   }
 
   @Transactional

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 /** The revisions in the database. */
@@ -31,4 +32,12 @@ public interface RevisionRows extends JpaRepository<RevisionEntity, Long> {
   /** The newest change made on top of a revision: what redo goes to. */
   Optional<RevisionEntity> findFirstByEditionIdAndParentOrderByNumberDesc(
       Long editionId, int parent);
+
+  /** Takes out a step of typing that the next one has taken the place of; a named one stays. */
+  @Modifying
+  @Query(
+      "delete from RevisionEntity r where r.editionId = :edition and r.number = :number"
+          + " and not exists (select v.id from NamedVersionEntity v"
+          + " where v.editionId = :edition and v.number = :number)")
+  void forget(Long edition, int number);
 }

@@ -8,11 +8,14 @@ import app.reglet.web.shell.Gone;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,6 +35,13 @@ public class Revisions {
    */
   public record Change(int number, int parent, String what, Instant made, String by) {}
 
+  /** Typing that rests so long begins anew. */
+  private static final Duration PAUSE = Duration.ofSeconds(3);
+
+  /** The last change of an edition, where it was typed. */
+  private record Typing(int number, String run, String by, Instant at) {}
+
+  private final Map<Long, Typing> typing = new ConcurrentHashMap<>();
   private final RevisionRows rows;
   private final Editions editions;
   private final Clock clock;
@@ -164,18 +174,40 @@ public class Revisions {
 
   /** Stores a change of the design in force, which is another. */
   public void add(EditionEntity edition, Design design, String what) {
-    int base = edition.getRevision();
+    add(edition, design, what, "");
+  }
+
+  /**
+   * Stores a change of the design in force, which is another.
+   *
+   * @param run what is typed in, when it is: a change in a run that goes on takes the place of the
+   *     one before, so that undo takes back what was typed in one go
+   */
+  public void add(EditionEntity edition, Design design, String what, String run) {
+    int before = edition.getRevision();
+    Instant now = clock.instant();
+    Typing last = typing.get(edition.getId());
+    boolean goesOn =
+        !run.isEmpty()
+            && last != null
+            && last.equals(new Typing(before, run, who.name(), last.at()))
+            && Duration.between(last.at(), now).compareTo(PAUSE) < 0;
+    int parent = goesOn ? row(edition).map(RevisionEntity::getParent).orElse(before) : before;
     int number = rows.newest(edition.getId()).orElse(0) + 1;
     lay(edition, number);
     rows.save(
         new RevisionEntity(
             edition.getId(),
             number,
-            base,
+            parent,
             what.length() > 200 ? what.substring(0, 200) : what,
             design,
-            clock.instant(),
+            now,
             who.name()));
+    if (goesOn) {
+      rows.forget(edition.getId(), before);
+    }
+    typing.put(edition.getId(), new Typing(number, run, who.name(), now));
   }
 
   @Transactional
