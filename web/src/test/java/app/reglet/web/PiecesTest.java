@@ -305,6 +305,23 @@ public class PiecesTest {
   }
 
   @Test
+  public void whatIsTypedInOneGoIsOneChangeAndNoKeyIsLost() {
+    Desk desk = Desk.atBench("Typed", "");
+    desk.page.locator("#add-what").selectOption("front:own");
+    desk.does(() -> desk.page.locator("#add-form button").click());
+    desk.page.locator("#w-text").fill("");
+    desk.page.locator("#w-text").pressSequentially("Salt and *rope* and tar");
+    // the last keys may still be on their way when another piece is taken
+    desk.page.locator("#pieces .piece:text-is('Ground')").click();
+    assertThat(desk.page.locator("#artwork [data-text='rope']")).isAttached();
+    assertThat(desk.page.locator("#artwork [data-text=' and tar']")).isAttached();
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#artwork [data-text='New words']")).isAttached();
+    desk.does(() -> desk.page.locator("#redo").click());
+    assertThat(desk.page.locator("#artwork [data-text=' and tar']")).isAttached();
+  }
+
+  @Test
   public void factsStandInWordsByTheirNamesAndFollowTheDocket() {
     Desk desk = Desk.atBench("Named", "");
     desk.page.locator("#add-what").selectOption("front:own");

@@ -68,12 +68,11 @@ final class DemoCovers {
     c.put("shape:ellipse", "front", 105, 177, 30, 30);
     String ring = c.last();
     c.set("fill", "none", "edge", "plain", "edgeWidth", "0.6 mm", "edgeColour", paper);
-    c.words("own:100", "front", box(107, 181, 26, 12), "playfair-display-bold", 34, paper);
+    c.words("own:100", "front", box(107, 186.5, 26, 12), "playfair-display-bold", 32, paper);
     String hundred = c.last();
-    c.words(
-        "own:PAGES TO FILL", "front", box(107, 193.5, 26, 8), "josefin-sans-semibold", 8.5, paper);
-    String pages = c.last();
-    c.does("group", "piece", String.join(",", star, ring, hundred, pages));
+    String over = onRing(c, "PAGES TO FILL", "upper", paper);
+    String under = onRing(c, "ONE LINE A DAY", "lower", paper);
+    c.does("group", "piece", String.join(",", star, ring, hundred, over, under));
     c.does("turn", "piece", c.last(), "angle", "-9");
     c.does("rename", "piece", c.last(), "name", "Badge");
     c.words("blurb:", "back", box(20, 30, 112.4, 70), "josefin-sans", 13.5, paper);
@@ -83,6 +82,14 @@ final class DemoCovers {
     c.words("imprint:", "back", box(20, 190, 60, 8), "josefin-sans-semibold", 11, "#f2c98f");
     c.set("align", "LEFT");
     return c.does(new Addition.AddBarcode()).design();
+  }
+
+  /** Words along an edge of the badge's ring. */
+  private static String onRing(Composing c, String text, String edge, String colour) {
+    c.words(
+        "own:" + text, "front", box(106.4, 178.4, 27.2, 27.2), "josefin-sans-semibold", 8, colour);
+    c.set("curve", edge, "curveSide", "INSIDE", "tracking", "80");
+    return c.last();
   }
 
   /** A magazine with one flap, and its inside: a sun over water made of forms. */
@@ -248,7 +255,7 @@ final class DemoCovers {
     c.words("subtitle:", "front", box(9, 45, 87, 6), "alegreya-italic", 13, ink);
     c.set("align", "LEFT");
     c.words("author:", "front", box(9, 132, 60, 7), "alegreya", 13, ink);
-    c.set("align", "LEFT");
+    c.set("align", "LEFT", "letters", "SMALL_CAPITALS", "tracking", "40");
     c.does(new Addition.AddPicture(PanelKind.FRONT, logo, "Mark of the press"));
     c.does(
         "place",
@@ -264,8 +271,9 @@ final class DemoCovers {
         "17 mm",
         "height",
         "17 mm");
-    c.words("blurb:", "back", box(10, 14, 85, 60), "alegreya", 12.5, ink);
-    c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.35");
+    c.words("blurb:", "back", box(10, 14, 85, 70), "alegreya", 12.5, ink);
+    c.set("fit", "SIZE", "align", "JUSTIFIED", "vertical", "TOP", "leading", "1.35");
+    c.set("breaks", "EVEN", "hyphenated", "on", "hanging", "on", "indent", "1");
     return c.does(new Addition.AddBarcode()).design();
   }
 }
