@@ -101,6 +101,7 @@ document.addEventListener("change", (e) => {
   if (e.target.id === "w-insert") putIn(e.target);
   if (e.target.id === "bg-file") upload(e.target, "ground");
   if (e.target.id === "motif-file") upload(e.target, "motif");
+  if (e.target.id === "letters-file") upload(e.target, "letters");
   if (e.target.id === "add-picture") upload(e.target, "piece");
 });
 

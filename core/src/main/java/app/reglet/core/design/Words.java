@@ -19,6 +19,8 @@ import java.util.stream.Stream;
  * @param outline a line round the letters, null for none
  * @param curve the line they stand on, null for a straight one
  * @param panel an area behind them, null for none
+ * @param through a picture seen through the letters, null for none; where its file is not here the
+ *     paint is seen
  */
 public record Words(
     Fact fact,
@@ -28,13 +30,14 @@ public record Words(
     Paint paint,
     Stroke outline,
     Curve curve,
-    Panel panel)
+    Panel panel,
+    Content.Picture through)
     implements Content {
 
   /** Words of a fact or of their own, in one colour, shrunk to their box, level and ranged left. */
   public static Words of(Fact fact, String text, String face, Length size, Colour colour) {
     return new Words(
-        fact, text, Type.of(face, size), Setting.PLAIN, Paint.of(colour), null, null, null);
+        fact, text, Type.of(face, size), Setting.PLAIN, Paint.of(colour), null, null, null, null);
   }
 
   @Override
@@ -68,15 +71,15 @@ public record Words(
 
   /** Other words of their own, or none where they follow a fact. */
   public Words withText(String other) {
-    return new Words(fact, other, type, setting, paint, outline, curve, panel);
+    return new Words(fact, other, type, setting, paint, outline, curve, panel, through);
   }
 
   public Words withType(Type other) {
-    return new Words(fact, text, other, setting, paint, outline, curve, panel);
+    return new Words(fact, text, other, setting, paint, outline, curve, panel, through);
   }
 
   public Words withSetting(Setting other) {
-    return new Words(fact, text, type, other, paint, outline, curve, panel);
+    return new Words(fact, text, type, other, paint, outline, curve, panel, through);
   }
 
   public Words withSize(Length size) {
@@ -100,7 +103,12 @@ public record Words(
     return withSetting(setting.running(way));
   }
 
+  /** With a picture seen through the letters; null for none. */
+  public Words through(Content.Picture picture) {
+    return new Words(fact, text, type, setting, paint, outline, curve, panel, picture);
+  }
+
   public Words withPaint(Paint p) {
-    return new Words(fact, text, type, setting, p, outline, curve, panel);
+    return new Words(fact, text, type, setting, p, outline, curve, panel, through);
   }
 }

@@ -99,7 +99,20 @@ final class ContentReader {
         filled(old.paint()),
         outline(old.outline()),
         form.curve(old.curve()),
-        form.panel(old.panel()));
+        form.panel(old.panel()),
+        through(old.through()));
+  }
+
+  /** A picture comes with its file; its focus is moved here, or it is taken off. */
+  private Content.Picture through(Content.Picture old) {
+    if (old == null || typed.text("through", "").equals("none")) {
+      return null;
+    }
+    return new Content.Picture(
+        old.sha(),
+        new Focus(
+            typed.figure("throughX", "focus", 0, 1, old.focus().x()),
+            typed.figure("throughY", "focus", 0, 1, old.focus().y())));
   }
 
   /** A line round letters lies outside them unless it is said to lie on their edge. */

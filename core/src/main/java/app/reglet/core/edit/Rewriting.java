@@ -192,7 +192,8 @@ final class Rewriting implements Content.Visitor<Content> {
         paint(w.paint()),
         stroke(w.outline()),
         curve(w.curve()),
-        panel(w.panel()));
+        panel(w.panel()),
+        w.through());
   }
 
   @Override

@@ -42,7 +42,7 @@ public sealed interface Mark {
    *     none is
    * @param chars index in the text of the first character each glyph stands for
    * @param place from the run's own coordinates (x along the baseline, y down) to the sheet
-   * @param fill of the letters, in sheet coordinates
+   * @param fill of the letters, in sheet coordinates; null for letters that are only read
    * @param outline a line round the letters, null for none
    * @param text what it says, for readers and searches
    */
@@ -62,6 +62,11 @@ public sealed interface Mark {
     @Override
     public void paint(Painter painter) {
       painter.glyphs(this);
+    }
+
+    /** The same letters, not drawn: found, read and copied. */
+    public Glyphs unseen() {
+      return new Glyphs(face, size, glyphs, x, y, turns, chars, place, null, null, text);
     }
 
     /** What stands for glyphs that are not turned. */

@@ -16,6 +16,7 @@ import app.reglet.core.measure.Outline;
 import app.reglet.core.measure.Point;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
+import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
@@ -107,7 +108,29 @@ final class LayContent implements Content.Visitor<List<Mark>> {
               null,
               lay.fills.pen(words.outline(), rect, 2)));
     }
-    marks.addAll(setting.marks());
+    marks.addAll(words.through() == null ? setting.marks() : seenThrough(words.through(), setting));
+    return marks;
+  }
+
+  /** A picture cut by letters, and the letters themselves unseen, to be found and copied. */
+  private List<Mark> seenThrough(Content.Picture content, WordsSetting setting) {
+    Optional<Picture> found = lay.pictures.find(content.sha());
+    if (found.isEmpty() || setting.marks().isEmpty()) {
+      lay.absent.add(piece.name() + " (its picture’s file is not here)");
+      return setting.marks();
+    }
+    lay.laid.add(
+        new Laid.Picture(
+            piece.id(), piece.name(), Outlines.of(box, toSheet), Lay.ppi(found.get(), rect)));
+    List<Mark> marks = new ArrayList<>();
+    marks.add(
+        new Mark.Group(
+            "",
+            Effects.clipped(WordsSetting.letters(setting.marks())),
+            List.of(
+                Lay.covering(
+                    found.get(), new Pixels.Stored(found.get(), null), rect, content.focus()))));
+    setting.marks().forEach(m -> marks.add(((Mark.Glyphs) m).unseen()));
     return marks;
   }
 

@@ -121,6 +121,13 @@ final class PdfPainter implements Painter {
     if (g.glyphs().length == 0) {
       return;
     }
+    if (g.fill() == null) {
+      op().op("q");
+      op().op("Tr", Operators.number(3)); // neither filled nor stroked (Table 106)
+      PdfText.show(g, parts.fonts(), op(), resources());
+      op().op("Q");
+      return;
+    }
     if (g.fill() instanceof Fill.Flat flat) {
       Inks.colour(op(), flat.colour(), false);
       boolean outlined = g.outline() != null && g.outline().fill() instanceof Fill.Flat;

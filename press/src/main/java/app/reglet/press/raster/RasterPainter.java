@@ -124,6 +124,9 @@ final class RasterPainter implements Painter {
 
   @Override
   public void glyphs(Mark.Glyphs run) {
+    if (run.fill() == null) {
+      return;
+    }
     for (int i = 0; i < run.glyphs().length; i++) {
       AffineTransform at = new AffineTransform(run.place());
       at.concatenate(run.glyph(i));

@@ -91,7 +91,8 @@ final class SvgPainter implements Painter {
     double s = g.size() / units;
     t.scale(s, s);
     boolean flat = g.fill() instanceof Fill.Flat;
-    String letters = SvgPath.run(g, units);
+    boolean unseen = g.fill() == null;
+    String letters = unseen ? "" : SvgPath.run(g, units);
     Pen pen = g.outline();
     body.open(
         "g",
@@ -113,7 +114,7 @@ final class SvgPainter implements Painter {
       body.empty("path", "d", letters);
     }
     body.close("g");
-    if (!flat && g.x().length > 0) {
+    if (!flat && !unseen && g.x().length > 0) {
       gradient(g, letters, t);
     }
   }

@@ -36,7 +36,7 @@ public class CurvedWordsTest {
     Words w = Words.of(null, "", "spectral", Length.pt(pt), Colour.BLACK);
     w = w.withSetting(w.setting().aligned(align, Setting.VerticalAlign.TOP));
     w = w.withType(w.type().withFit(fit).withLetters(Type.Letters.CAPITALS));
-    return new Words(null, "", w.type(), w.setting(), w.paint(), null, curve, null);
+    return new Words(null, "", w.type(), w.setting(), w.paint(), null, curve, null, null);
   }
 
   private static Mark.Glyphs set(Words words, String text) {

@@ -3,9 +3,11 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Words;
 import app.reglet.core.edit.Addition;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.wrap.PanelKind;
@@ -44,7 +46,7 @@ class Placing {
   /**
    * Where a file goes.
    *
-   * @param as {@code ground}, {@code motif} or {@code piece}
+   * @param as {@code ground}, {@code motif}, {@code letters} or {@code piece}
    * @param of the piece or the ground concerned, as the bench names it
    * @param panel where a new piece is put
    */
@@ -92,7 +94,7 @@ class Placing {
           default ->
               throw new Refusal(
                   "picture",
-                  "A drawing can't be the ground's picture: add it as a piece, or choose it as the motif of the ground's pattern.");
+                  "A drawing can't be the ground's picture or be seen through letters: add it as a piece, or choose it as the motif of the ground's pattern.");
         },
         drawn.leftOut());
   }
@@ -102,6 +104,8 @@ class Placing {
     return new Planned(
         switch (where.as()) {
           case "motif" -> cover -> motif(cover, where.of(), new Motif.Pictured(added.sha()));
+          case "letters" ->
+              cover -> through(cover, where.of(), new Content.Picture(added.sha(), Focus.MIDDLE));
           case "piece" -> cover -> new Addition.AddPicture(where.panel(), added.sha(), file.name());
           default ->
               cover -> {
@@ -114,6 +118,17 @@ class Placing {
               };
         },
         "");
+  }
+
+  /** A picture seen through the letters of a piece. */
+  private static Edit through(Cover cover, String piece, Content.Picture picture) {
+    return cover
+        .design()
+        .piece(piece)
+        .map(Piece::content)
+        .filter(Words.class::isInstance)
+        .map(w -> new Edit.Set(piece, ((Words) w).through(picture)))
+        .orElseThrow(() -> new Refusal("There are no words in the hand to see a picture through."));
   }
 
   /** What a piece is called after a file. */

@@ -4,6 +4,7 @@ import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Curve;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Focus;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Panel;
 import app.reglet.core.design.Piece;
@@ -24,6 +25,7 @@ import java.util.stream.Collectors;
  * @param by what measures the circle
  * @param measure its radius or sag
  * @param points percent across and down
+ * @param through the focus of the picture seen through the letters, null for none
  */
 public record WordsForm(
     String said,
@@ -34,7 +36,8 @@ public record WordsForm(
     String points,
     EdgeView outline,
     PanelView panel,
-    ShadowView shadow) {
+    ShadowView shadow,
+    Focus through) {
   /** The panel behind words. */
   public record PanelView(
       String colour, String onScreen, String opacity, String radius, String across, String down) {}
@@ -60,7 +63,8 @@ public record WordsForm(
         w.curve() instanceof Curve.Along along ? points(along) : "",
         EdgeView.of(w.outline(), design, unit),
         w.panel() == null ? null : panel(w.panel(), design, unit),
-        piece.appearance().shadow().map(s -> shadow(s, design, unit)).orElse(null));
+        piece.appearance().shadow().map(s -> shadow(s, design, unit)).orElse(null),
+        w.through() == null ? null : w.through().focus());
   }
 
   private static String said(String curve, Piece piece, Words w) {
@@ -70,6 +74,9 @@ public record WordsForm(
     }
     if (w.outline() != null) {
       said.add("outlined");
+    }
+    if (w.through() != null) {
+      said.add("picture");
     }
     if (w.panel() != null) {
       said.add("panel");

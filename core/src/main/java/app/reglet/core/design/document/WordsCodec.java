@@ -40,6 +40,11 @@ final class WordsCodec implements ContentCodec<Words> {
     if (w.panel() != null) {
       out.set("panel", CurveCodec.write(w.panel()));
     }
+    if (w.through() != null) {
+      ObjectNode through = out.putObject("through");
+      through.put("picture", w.through().sha());
+      PictureCodec.focus(w.through().focus(), through);
+    }
     more(type, out);
     more(setting, out);
   }
@@ -88,7 +93,8 @@ final class WordsCodec implements ContentCodec<Words> {
         in.part("paint", PaintCodec::read),
         in.partIfAny("outline", PaintCodec::stroke).orElse(null),
         in.partIfAny("curve", CurveCodec::curve).orElse(null),
-        in.partIfAny("panel", CurveCodec::panel).orElse(null));
+        in.partIfAny("panel", CurveCodec::panel).orElse(null),
+        in.partIfAny("through", new PictureCodec()::read).orElse(null));
   }
 
   private static Type type(Fields in) {

@@ -79,7 +79,8 @@ public class DesignDocumentTest {
                 List.of(Length.mm("1"), Length.mm("0.5")),
                 Stroke.Side.OUTSIDE),
             new Curve.Arc(Curve.Edge.LOWER, Curve.Side.OUTSIDE, Curve.By.SAG, Length.mm("12.5")),
-            new Panel(radial, 0.75, Length.mm("1"), Length.mm("2.5"), Length.mm("3")));
+            new Panel(radial, 0.75, Length.mm("1"), Length.mm("2.5"), Length.mm("3")),
+            new Content.Picture("fe12", new Focus(0.25, 1)));
     Piece title =
         new Piece(
             "title",
@@ -221,6 +222,7 @@ public class DesignDocumentTest {
                     .withLeading(1.25)
                     .running(Setting.Direction.DOWN),
                 Paint.of(new Colour.Rgb(0x1d2327)),
+                null,
                 null,
                 null,
                 null));
