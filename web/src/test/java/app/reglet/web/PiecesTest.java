@@ -6,7 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.testng.annotations.Test;
 
 /** Every kind of piece, put on and changed on the bench as a person would. */
@@ -302,6 +307,24 @@ public class PiecesTest {
     desk.page.keyboard().press("Tab");
     assertThat(desk.page.locator("#message"))
         .containsText("“99” is no indent in ems: a number from 0 to 10.");
+  }
+
+  @Test
+  public void aPictureIsSeenThroughLettersAndTakenOff() throws IOException {
+    Desk desk = Desk.atBench("Through", "").layout("Ledger");
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    desk.page.locator("#leaf-form summary").click();
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", png);
+    desk.page
+        .locator("#letters-file")
+        .setInputFiles(new FilePayload("sea.png", "image/png", png.toByteArray()));
+    assertThat(desk.page.locator("#said-form")).hasText("picture");
+    assertThat(desk.page.locator("#artwork [data-piece=title] image")).isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-text=Through]")).isAttached();
+    desk.does(() -> desk.page.locator("#leaf-form [data-through=none]").click());
+    assertThat(desk.page.locator("#said-form")).hasText("plain");
+    assertThat(desk.page.locator("#artwork [data-piece=title] image")).hasCount(0);
   }
 
   @Test
