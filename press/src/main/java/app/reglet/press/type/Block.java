@@ -18,6 +18,7 @@ final class Block {
   private final Setting setting;
   private final Typeface face;
   private final List<Row> rows;
+  private final double space;
   private final double outLeft;
   private final double outRight;
   private final double[] down;
@@ -49,11 +50,12 @@ final class Block {
     }
   }
 
-  Block(Words words, Typeface face, List<Row> rows, double outLeft, double outRight) {
+  Block(Words words, Typeface face, List<Row> rows, double space, double outLeft, double outRight) {
     this.words = words;
     this.setting = words.setting();
     this.face = face;
     this.rows = rows;
+    this.space = space;
     this.outLeft = outLeft;
     this.outRight = outRight;
     this.down = down();
@@ -109,7 +111,6 @@ final class Block {
 
   /** A line with its spaces shrunk to the most. */
   private double narrowest(Row row) {
-    double space = face.shape(" ", 0).advance();
     return row.line().advance()
         + (row.begins() ? setting.indent() : 0)
         - Breaking.SHRINK * space * row.line().spaces();

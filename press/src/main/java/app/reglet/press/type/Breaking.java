@@ -66,7 +66,10 @@ final class Breaking {
     return switch (setting.breaks()) {
       case FULL -> full();
       case EVEN -> even();
-      case BALANCED -> paragraph.places() > MOST_BALANCED ? even() : balanced(full().size() - 1);
+      case BALANCED ->
+          paragraph.places() > MOST_BALANCED || paragraph.places() == 1
+              ? even()
+              : balanced(full().size() - 1);
     };
   }
 
@@ -137,7 +140,7 @@ final class Breaking {
     double left = room(from) - natural;
     double badness = last && left >= -HAIR ? 0 : badness(from, to, left);
     if (badness == Double.POSITIVE_INFINITY) {
-      return OVERFULL * (1 - left / room);
+      return OVERFULL * (1 - left); // the less it stands out the better
     }
     double sum = (10 + badness) * (10 + badness);
     if (paragraph.parts(to)) {
@@ -209,7 +212,7 @@ final class Breaking {
     double natural = width(from, to);
     double over = natural - room(from);
     double off = (natural - mean) / Math.max(mean, HAIR);
-    double sum = 1000 * off * off + (over > HAIR ? OVERFULL * (1 + over / room) : 0);
+    double sum = 1000 * off * off + (over > HAIR ? OVERFULL * (1 + over) : 0);
     if (to == paragraph.places() - 1) {
       return sum;
     }

@@ -11,7 +11,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoublePredicate;
+import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -54,9 +56,8 @@ public final class Setter {
         words.setting().hyphenated() ? Hyphenation.of(language) : Optional.empty();
     String all = lettering.text();
     int end = all.stripTrailing().length();
-    Matcher breaks = LINE_BREAK.matcher(all).region(0, end);
     int from = all.length() - all.stripLeading().length();
-    breaks.region(Math.min(from, end), end);
+    Matcher breaks = LINE_BREAK.matcher(all).region(from, end);
     while (breaks.find()) {
       paragraph(from, breaks.start(), parting, language);
       from = breaks.end();
@@ -99,7 +100,7 @@ public final class Setter {
   public static SetWords set(
       Words words, Emphasised text, Typefaces faces, String language, double width, double height) {
     if (text.text().isBlank()) {
-      return new SetWords(words.type().size().toMm(), List.of(), false, "", java.util.Set.of());
+      return new SetWords(words.type().size().toMm(), List.of(), false, "", Set.of());
     }
     return new Setter(words, text, faces, language).fitted(width, height);
   }
@@ -160,7 +161,7 @@ public final class Setter {
     return block(broken(size, width), l -> size);
   }
 
-  private Block block(List<Line> lines, java.util.function.ToDoubleFunction<SetLine> sizes) {
+  private Block block(List<Line> lines, ToDoubleFunction<SetLine> sizes) {
     List<Block.Row> rows = new ArrayList<>();
     for (Line line : lines) {
       SetLine shape = shaped(line);
@@ -176,7 +177,7 @@ public final class Setter {
               hangs ? of.hangsFirst(line.from(), line.to()) : 0,
               hangs ? of.hangsLast(line.from(), line.to()) : 0));
     }
-    return new Block(words, face, rows, outLeft, outRight);
+    return new Block(words, face, rows, space, outLeft, outRight);
   }
 
   private SetLine shaped(Line line) {
@@ -222,6 +223,9 @@ public final class Setter {
   }
 
   private static List<Line> lines(int paragraph, List<Integer> places) {
+    if (places.size() == 1) { // a blank line between paragraphs is a line
+      return List.of(new Line(paragraph, 0, 0, true));
+    }
     List<Line> lines = new ArrayList<>();
     for (int i = 1; i < places.size(); i++) {
       lines.add(new Line(paragraph, places.get(i - 1), places.get(i), i == places.size() - 1));

@@ -247,6 +247,17 @@ public class SettingTest {
   }
 
   @Test
+  public void aBlankLineBetweenParagraphsIsKeptHoweverTheyBreak() {
+    for (Breaks breaks : Breaks.values()) {
+      SetWords set = set("One\n\nTwo", setting(s -> s.breaking(breaks, true, true)));
+      assertThat(lines(set)).containsExactly("One", "Two");
+      assertThat(set.lines().get(1).baseline() - set.lines().get(0).baseline())
+          .as("%s", breaks)
+          .isCloseTo(2 * 1.2 * set.size(), within(1e-9));
+    }
+  }
+
+  @Test
   public void marksHangOutAndTheLettersKeepTheEdge() {
     String text = "“Exact as a tide table, and as pitiless as one, too.”";
     SetWords in = set(text, 44, HIGH, setting(s -> s));
