@@ -5,6 +5,8 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Wrap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Whether art that reaches the trim goes on to the bleed edge. Art that ends within the trim drift
@@ -13,19 +15,29 @@ import java.util.Optional;
 public final class BleedReached implements Check {
   @Override
   public List<Finding> find(Subject s) {
+    Set<String> words =
+        s.laid().stream()
+            .filter(Laid.Words.class::isInstance)
+            .map(Laid::piece)
+            .collect(Collectors.toSet());
     return s.laid().stream()
         .filter(l -> !(l instanceof Laid.Words) && !(l instanceof Laid.Barcode))
-        .flatMap(l -> shortOf(s.wrap(), l.extent()).map(gap -> finding(s, l, gap)).stream())
+        .filter(l -> !(l instanceof Laid.Picture && words.contains(l.piece()))) // cut by letters
+        .flatMap(
+            l ->
+                shortOf(s.wrap(), l.extent())
+                    .map(gap -> finding(s, l, gap, words.contains(l.piece())))
+                    .stream())
         .toList();
   }
 
-  private static Finding finding(Subject s, Laid l, Length gap) {
+  private static Finding finding(Subject s, Laid l, Length gap, boolean ofWords) {
     return Finding.ofPiece(
         new Found.BleedNotReached(l.name(), gap, s.wrap().turnIn()),
         Finding.Severity.MEND,
         l,
         l.extent(),
-        remedies(l));
+        ofWords ? new Remedy[0] : remedies(l)); // a panel grows with words, not with a box
   }
 
   /** A page keeps its proportion: to make its box larger would not make it reach further. */

@@ -111,7 +111,7 @@ public sealed interface OfWords extends Found {
   }
 
   /** The title would not be read where the cover is shown small. */
-  record TitleFaint(String name, Length capitals, Length least, int pixels) implements OfWords {
+  record TitleFaint(String name, Length size, Length least, int pixels) implements OfWords {
     @Override
     public String code() {
       return "title-faint";

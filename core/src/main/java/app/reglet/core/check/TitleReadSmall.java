@@ -26,7 +26,8 @@ public final class TitleReadSmall implements Check {
     if (front.isEmpty()) {
       return List.of();
     }
-    Length least = Length.nearMm(front.get().trim().height().toMm() * CAPITALS / FRONT);
+    // the least type size, whose capitals are so high
+    Length least = Length.nearMm(front.get().trim().height().toMm() * CAPITALS / FRONT / OF_SIZE);
     return s.words()
         .filter(w -> w.said().fact() == Fact.TITLE)
         .filter(w -> front.get().trim().overlaps(w.inked()))
@@ -37,11 +38,10 @@ public final class TitleReadSmall implements Check {
   }
 
   private static Stream<Finding> faint(Laid.Words w, Length least) {
-    Length capitals = Length.nearMm(w.size().toMm() * OF_SIZE);
-    return capitals.isLessThan(least)
+    return w.size().isLessThan(least)
         ? Stream.of(
             Finding.ofPiece(
-                new OfWords.TitleFaint(w.name(), capitals, least, FRONT),
+                new OfWords.TitleFaint(w.name(), w.size(), least, FRONT),
                 Finding.Severity.LOOK,
                 w,
                 w.inked()))

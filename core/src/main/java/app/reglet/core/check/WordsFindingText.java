@@ -68,13 +68,13 @@ final class WordsFindingText implements OfWords.Teller<String> {
   @Override
   public String titleFaint(OfWords.TitleFaint f) {
     return quoted(f.name())
-        + " has capitals "
-        + f.capitals().brief(Unit.MM)
-        + " high: where a shop shows the cover "
+        + " comes out at "
+        + f.size().brief(Unit.PT)
+        + ": where a shop shows the cover "
         + f.pixels()
-        + " pixels high they can't be read. From "
-        + f.least().brief(Unit.MM)
-        + " they can.";
+        + " pixels high it can't be read. From "
+        + f.least().brief(Unit.PT)
+        + " it can.";
   }
 
   @Override

@@ -1,6 +1,7 @@
 package app.reglet.core.design;
 
 import app.reglet.core.Refusal;
+import java.util.stream.DoubleStream;
 
 /**
  * A colour of the design: given directly in a space of its own, or by the name it has in the
@@ -39,6 +40,36 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
   sealed interface Solid extends Colour permits Rgb, Cmyk, Gray {
     /** Hands itself to the method of its space. */
     <R> R accept(Visitor<R> visitor);
+
+    /**
+     * How many inks print it, none for white: of a colour of the screen three, but where it is
+     * neutral black alone.
+     */
+    default int inks() {
+      return accept(
+          new Visitor<>() {
+            @Override
+            public Integer rgb(Rgb c) {
+              int r = c.rgb() >> 16;
+              int g = c.rgb() >> 8 & 0xff;
+              int b = c.rgb() & 0xff;
+              return r == g && g == b ? r == 0xff ? 0 : 1 : 3;
+            }
+
+            @Override
+            public Integer cmyk(Cmyk c) {
+              return (int)
+                  DoubleStream.of(c.cyan(), c.magenta(), c.yellow(), c.black())
+                      .filter(v -> v > 0)
+                      .count();
+            }
+
+            @Override
+            public Integer gray(Gray c) {
+              return c.black() == 0 ? 0 : 1;
+            }
+          });
+    }
 
     /**
      * About how it looks on a screen, sRGB as 0xRRGGBB. Without a press profile this is the plain

@@ -17,6 +17,9 @@ public final class DesignLimits {
   /** The smallest that fitting makes words; below it they no longer fit. */
   public static final Length LEAST_FITTED_TYPE = Length.of(4, Unit.PT);
 
+  /** Most features of a font that are put to use at once. */
+  public static final int MOST_FORMS = 6;
+
   /** Most characters of one piece of words. */
   public static final int LONGEST_TEXT = 20_000;
 

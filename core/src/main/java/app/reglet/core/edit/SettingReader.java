@@ -1,6 +1,7 @@
 package app.reglet.core.edit;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Type;
 import app.reglet.core.measure.Length;
@@ -50,6 +51,15 @@ final class SettingReader {
       if (List.of("lnum", "onum").contains(figures)) {
         features.add(figures);
       }
+    }
+    if (features.size() > DesignLimits.MOST_FORMS) {
+      throw new Refusal(
+          "feature",
+          "At most "
+              + DesignLimits.MOST_FORMS
+              + " forms of a typeface are put to use at once; these would be "
+              + features.size()
+              + ". Take one off first.");
     }
     return features;
   }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.Fact;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
@@ -16,15 +15,12 @@ import app.reglet.core.measure.Point;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class ChecksTest {
@@ -405,79 +401,5 @@ public class ChecksTest {
             "“Title” has {tittle}, which is no fact of the book: it prints so.",
             "“Title” has {price}, which the docket leaves empty.");
     assertThat(found.stream().map(Finding::mustMend)).containsExactly(false, false);
-  }
-
-  private static Laid.Words said(
-      String text, Fact fact, int inks, String pt, Set<Laid.Lack> lacks) {
-    Wrap wrap = wrap("6 x 9", 320);
-    Box front = wrap.panel(PanelKind.FRONT).orElseThrow().safe();
-    Box ink = new Box(front.left(), front.top(), Length.in("3"), Length.in("0.5"));
-    return new Laid.Words(
-        "w",
-        "Words",
-        Outline.of(ink),
-        Outline.of(ink),
-        Length.pt(pt),
-        false,
-        "",
-        SPECTRAL,
-        Optional.empty(),
-        List.of(),
-        List.of(),
-        lacks,
-        new Laid.Said(text, fact, inks),
-        Length.pt("20"));
-  }
-
-  @DataProvider
-  Object[][] sizes() {
-    return new Object[][] {
-      {1, "5", false}, {1, "4.9", true}, {3, "7", false}, {3, "6.9", true}, {0, "6.9", true},
-    };
-  }
-
-  @Test(dataProvider = "sizes")
-  public void smallTypeIsToldByTheInksThatPrintIt(int inks, String pt, boolean told) {
-    List<String> found =
-        codes(wrap("6 x 9", 320), with(wrap("6 x 9", 320), said("x", null, inks, pt, Set.of())));
-    assertThat(found.contains("type-small")).isEqualTo(told);
-  }
-
-  @Test
-  public void whatAFamilyLacksIsTold() {
-    Laid words = said("x", null, 1, "12", EnumSet.allOf(Laid.Lack.class));
-    assertThat(codes(wrap("6 x 9", 320), with(wrap("6 x 9", 320), words)))
-        .filteredOn("forms-lacking"::equals)
-        .hasSize(3);
-  }
-
-  /** A front of 9 in shown 160 pixels high: 6 pixels are 8.57 mm, two thirds of 36.45 pt. */
-  @Test
-  public void aTitleTooSmallForAShopsPictureIsToldAndOtherWordsAreNot() {
-    Wrap wrap = wrap("6 x 9", 320);
-    assertThat(codes(wrap, with(wrap, said("x", Fact.TITLE, 1, "36.4", Set.of()))))
-        .contains("title-faint");
-    assertThat(codes(wrap, with(wrap, said("x", Fact.TITLE, 1, "36.5", Set.of()))))
-        .doesNotContain("title-faint");
-    assertThat(codes(wrap, with(wrap, said("x", Fact.AUTHOR, 1, "9", Set.of()))))
-        .doesNotContain("title-faint");
-  }
-
-  @Test
-  public void wordsNearlyTheTitleAreTold() {
-    String title = BOOK.title();
-    String wrong = title.substring(0, title.length() - 1) + "x";
-    assertThat(nearly(wrong)).isTrue();
-    assertThat(nearly(wrong.toUpperCase(java.util.Locale.ROOT))).isTrue();
-    assertThat(nearly(title.toUpperCase(java.util.Locale.ROOT) + "!")).isFalse();
-    assertThat(nearly(title)).isFalse();
-    assertThat(nearly("Something else altogether")).isFalse();
-    assertThat(nearly("")).isFalse();
-    assertThat(nearly("x".repeat(20_000))).isFalse();
-  }
-
-  private static boolean nearly(String text) {
-    return codes(wrap("6 x 9", 320), with(wrap("6 x 9", 320), said(text, null, 1, "40", Set.of())))
-        .contains("title-other");
   }
 }

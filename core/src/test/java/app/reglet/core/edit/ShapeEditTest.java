@@ -26,9 +26,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -39,23 +37,6 @@ public class ShapeEditTest {
   private static final Wrap WRAP = wrap(320);
 
   /** A leaf, wide as high, and a rule, eight times as wide. */
-  private static final EditReader.Stock STOCK =
-      new EditReader.Stock() {
-        @Override
-        public boolean hasFace(String id) {
-          return true;
-        }
-
-        @Override
-        public Optional<EditReader.Ornament> ornament(String id) {
-          return id.equals("leaf")
-              ? Optional.of(new EditReader.Ornament("Leaf", 1, 1))
-              : id.equals("rule")
-                  ? Optional.of(new EditReader.Ornament("Rule", 8, 1))
-                  : Optional.empty();
-        }
-      };
-
   private static Wrap wrap(int pages) {
     return Measuring.measure(
         Specification.of(
@@ -68,14 +49,10 @@ public class ShapeEditTest {
         Houses.GANNET);
   }
 
+  private static final Typing TYPING = new Typing(WRAP, BOOK);
+
   private static Design apply(Design design, String... fields) {
-    Map<String, String> map = new LinkedHashMap<>();
-    for (int i = 0; i < fields.length; i += 2) {
-      map.put(fields[i], fields[i + 1]);
-    }
-    Edit edit = EditReader.read(map, Unit.MM, design, List.of(), STOCK);
-    EditSentence.of(edit, design, Unit.MM);
-    return Editing.apply(edit, design, WRAP, BOOK);
+    return TYPING.apply(design, fields);
   }
 
   private static Design added(String figure) {
@@ -91,13 +68,7 @@ public class ShapeEditTest {
   }
 
   private static Design set(Design design, String... fields) {
-    String[] all = new String[fields.length + 4];
-    all[0] = "edit";
-    all[1] = "set";
-    all[2] = "piece";
-    all[3] = only(design).id();
-    System.arraycopy(fields, 0, all, 4, fields.length);
-    return apply(design, all);
+    return TYPING.change(design, "set", only(design).id(), fields);
   }
 
   @DataProvider

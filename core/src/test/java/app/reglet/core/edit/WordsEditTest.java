@@ -16,16 +16,12 @@ import app.reglet.core.design.Setting;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
-import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -45,34 +41,10 @@ public class WordsEditTest {
               PageTurn.LTR),
           Houses.GANNET);
 
-  private static final EditReader.Stock STOCK =
-      new EditReader.Stock() {
-        @Override
-        public boolean hasFace(String id) {
-          return true;
-        }
-
-        @Override
-        public Optional<EditReader.Ornament> ornament(String id) {
-          return Optional.empty();
-        }
-
-        @Override
-        public int pages(String sha) {
-          return 1;
-        }
-      };
+  private static final Typing TYPING = new Typing(WRAP, BOOK);
 
   private static Design apply(Design design, String... fields) {
-    Map<String, String> map = new LinkedHashMap<>();
-    for (int i = 0; i < fields.length; i += 2) {
-      map.put(fields[i], fields[i + 1]);
-    }
-    Edit edit = EditReader.read(map, Unit.MM, design, List.of(), STOCK);
-    EditSentence.of(edit, design, Unit.MM);
-    Design after = Editing.apply(edit, design, WRAP, BOOK);
-    assertThat(DesignDocument.read(DesignDocument.write(after))).isEqualTo(after);
-    return after;
+    return TYPING.apply(design, fields);
   }
 
   private static Design added(String what) {
@@ -88,13 +60,7 @@ public class WordsEditTest {
   }
 
   private static Design changed(Design design, String kind, String... fields) {
-    String[] all = new String[fields.length + 4];
-    all[0] = "edit";
-    all[1] = kind;
-    all[2] = "piece";
-    all[3] = only(design).id();
-    System.arraycopy(fields, 0, all, 4, fields.length);
-    return apply(design, all);
+    return TYPING.change(design, kind, only(design).id(), fields);
   }
 
   @Test
@@ -137,6 +103,30 @@ public class WordsEditTest {
     assertThat(set(other, "figures", "lnum", "feature.ss01", "off").type().features())
         .containsExactly("lnum");
     assertThat(set(other, "figures", "").type().features()).containsExactly("ss01");
+  }
+
+  @Test
+  public void sixFormsAreTakenAtOnceAndASeventhIsRefusedWithTheWayOut() {
+    Design six =
+        changed(
+            added("front:title"),
+            "set",
+            "feature.ss01",
+            "on",
+            "feature.ss02",
+            "on",
+            "feature.ss03",
+            "on",
+            "feature.swsh",
+            "on",
+            "feature.dlig",
+            "on",
+            "figures",
+            "onum");
+    assertThat(((Words) only(six).content()).type().features()).hasSize(6);
+    assertThatThrownBy(() -> changed(six, "set", "feature.zero", "on"))
+        .hasMessage(
+            "At most 6 forms of a typeface are put to use at once; these would be 7. Take one off first.");
   }
 
   @Test

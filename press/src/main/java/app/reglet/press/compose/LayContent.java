@@ -115,7 +115,10 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   /** A picture cut by letters, and the letters themselves unseen, to be found and copied. */
   private List<Mark> seenThrough(Content.Picture content, WordsSetting setting) {
     Optional<Picture> found = lay.pictures.find(content.sha());
-    if (found.isEmpty() || setting.marks().isEmpty()) {
+    if (setting.marks().isEmpty()) {
+      return setting.marks();
+    }
+    if (found.isEmpty()) {
       lay.absent.add(piece.name() + " (its picture’s file is not here)");
       return setting.marks();
     }
@@ -136,7 +139,13 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   /** The most inks that any colour of the letters takes. */
   private int inks(Words words) {
-    return words.paint().colours().map(lay.fills::solid).mapToInt(Inks::of).max().orElse(0);
+    return words
+        .paint()
+        .colours()
+        .map(lay.fills::solid)
+        .mapToInt(Colour.Solid::inks)
+        .max()
+        .orElse(0);
   }
 
   private String language(Words words) {

@@ -1,5 +1,6 @@
 package app.reglet.press.type;
 
+import app.reglet.core.design.DesignLimits;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
@@ -9,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * The features of a font that replace glyphs and that people choose: small capitals, figures,
@@ -17,11 +19,12 @@ import java.util.regex.Pattern;
  * HarfBuzz always applies.
  */
 final class Features {
-  /** Tags applied to every text: four for trials of fonts, and contextual ones. */
-  private static final List<String> ALWAYS = List.of("Harf", "HARF", "Buzz", "BUZZ");
-
-  /** How many can be put to use at once. */
-  static final int MOST = ALWAYS.size();
+  /**
+   * Tags applied to every text: four that HarfBuzz keeps for trials, then those of features that
+   * fonts of few scripts have; a tag that the font itself has is not taken.
+   */
+  private static final List<String> ALWAYS =
+      List.of("Harf", "HARF", "Buzz", "BUZZ", "rclt", "dist", "abvm", "blwm");
 
   private static final Map<String, String> NAMES =
       Map.ofEntries(
@@ -88,7 +91,8 @@ final class Features {
   /**
    * The font with some features always on.
    *
-   * @param wanted tags; those it hasn't are passed over, and so are those after the fourth
+   * @param wanted tags, {@link DesignLimits#MOST_FORMS} and those of small capitals at most; those
+   *     it hasn't are passed over
    */
   static byte[] always(byte[] file, Collection<String> wanted) {
     FontTables font = new FontTables(file);
@@ -101,11 +105,14 @@ final class Features {
     List<String> has = wanted.stream().filter(Set.copyOf(of(font).keySet())::contains).toList();
     int list = gsub.getShort(6) & 0xffff;
     int count = gsub.getShort(list) & 0xffff;
+    List<String> tags =
+        IntStream.range(0, count).mapToObj(i -> tag(gsub, list + 2 + i * RECORD)).toList();
+    List<String> free = ALWAYS.stream().filter(t -> !tags.contains(t)).toList();
     for (int i = 0; i < count; i++) {
       int at = list + 2 + i * RECORD;
-      int n = has.indexOf(tag(gsub, at));
-      if (n >= 0 && n < MOST) {
-        byte[] always = ALWAYS.get(n).getBytes(StandardCharsets.ISO_8859_1);
+      int n = has.indexOf(tags.get(i));
+      if (n >= 0 && n < free.size()) {
+        byte[] always = free.get(n).getBytes(StandardCharsets.ISO_8859_1);
         System.arraycopy(always, 0, changed, gsub.arrayOffset() + at, always.length);
       }
     }

@@ -29,6 +29,11 @@ public class FeaturesTest {
       {"inter", "0123 a1 Illegal", List.of("zero", "ss01", "tnum")},
       {"great-vibes", "Hythe and Fleet", List.of("ss01")},
       {"bitter", "pale sand", List.of("smcp")},
+      {
+        "cormorant-garamond",
+        "Quick zero 0123 acts a g",
+        List.of("dlig", "hlig", "onum", "smcp", "ss01", "ss03", "zero")
+      },
       {"cormorant-garamond", "The ocean acts", List.of("dlig", "onum", "ss01", "smcp")},
     };
   }

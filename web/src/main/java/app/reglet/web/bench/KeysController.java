@@ -58,7 +58,10 @@ public class KeysController {
               List.of(
                   new Key("Enter or Space", "opens a leaf, closes it"),
                   new Key("Escape", "closes the leaf that is open"),
-                  new Key("up, down", "in the leaf of typefaces, to the next, to the one before"))),
+                  new Key("up, down", "in the leaf of typefaces, to the next, to the one before"),
+                  new Key(
+                      "Enter, Escape",
+                      "in what a fact says, goes to the question, takes back what was typed"))),
           new Group(
               "View",
               "while no field has the keyboard",
