@@ -99,6 +99,8 @@ public class WordsTest {
     assertThat(desk.page.locator("#artwork [data-text='New words']")).isAttached();
     desk.does(() -> desk.page.locator("#redo").click());
     assertThat(desk.page.locator("#artwork [data-text=' and tar']")).isAttached();
+    desk.page.navigate(desk.page.url().replaceAll("/bench.*", "/history"));
+    assertThat(desk.page.getByText("Words given other words")).hasCount(1);
   }
 
   @Test

@@ -280,6 +280,24 @@ public class SettingTest {
         .isCloseTo(0.7 * comma, within(0.02));
   }
 
+  /** A line in the middle stands there by its letters, whatever hangs out of them. */
+  @Test
+  public void marksThatHangOutOfACentredLineDoNotMoveItsLetters() {
+    UnaryOperator<Words> centred =
+        setting(
+            s ->
+                s.aligned(Setting.Align.CENTRE, Setting.VerticalAlign.TOP)
+                    .breaking(Breaks.FULL, false, true));
+    double plain = set("salt", centred).lines().get(0).x();
+    SetWords.PlacedLine stop = set("salt.", centred).lines().get(0);
+    Typeface face = Typefaces.shipped().get("eb-garamond");
+    double seen = 0.3 * face.shape(".", 0).advance() * stop.size();
+    assertThat(stop.x()).isCloseTo(plain - seen / 2, within(0.03));
+    SetWords.PlacedLine quoted = set("“salt", centred).lines().get(0);
+    double quote = face.shape("“", 0).advance() * quoted.size();
+    assertThat(quoted.x()).isCloseTo(plain - 0.85 * quote, within(0.03));
+  }
+
   @Test
   public void emphasisIsSetInItalicsAndBoldOfTheFamily() {
     SetLine line = set("She read *The Long Field* **twice**.", w -> w).lines().get(0).line();
