@@ -7,10 +7,12 @@ let wanted = 0;
 
 const leaf = () => document.querySelector("#leaf-face .leaf");
 
+const listing = () => ({ piece: chosen(), side: board().dataset.side, by });
+
 async function fill() {
   const place = leaf();
   const mine = ++wanted;
-  const query = new URLSearchParams({ piece: chosen(), side: board().dataset.side, by });
+  const query = new URLSearchParams(listing());
   const answer = await fetch(`${board().dataset.bench}/faces?${query}`, { headers: { "HX-Request": "true" } });
   if (mine !== wanted || !place.isConnected) return;
   if (!answer.ok) {
@@ -25,11 +27,37 @@ async function fill() {
   field.focus();
 }
 
+/** Sends something about fonts; the answer is the list anew. */
+async function about(path, values) {
+  const open = [...leaf().querySelectorAll(".own-font[open]")].map((d) => d.dataset.font);
+  wanted++;
+  await htmx.ajax("POST", board().dataset.bench + "/fonts" + path, { source: "#uploads", target: "#leaf-face .leaf", swap: "innerHTML", values: { ...listing(), ...values } });
+  document.getElementById("face-find").value = find;
+  sift();
+  for (const d of leaf().querySelectorAll(".own-font")) d.open = open.includes(d.dataset.font);
+  leaf().querySelector("#own-fonts > details").open = true;
+}
+
+/** Fonts are sent one after another; what is said of each stays. */
+async function bring(files) {
+  const told = [];
+  for (const font of files) {
+    document.getElementById("font-said").textContent = `Reading ${font.name}, ${(font.size / 1e6).toFixed(1)} MB…`;
+    await about("", { font });
+    const said = document.getElementById("font-said");
+    if (!said.textContent.startsWith("Reading")) told.push(said.textContent);
+    said.textContent = told.join(" ");
+  }
+  const again = document.getElementById("font-file");
+  again.value = "";
+  again.focus();
+}
+
 /** Shows the families that have every typed word in their name, classification or genres. */
 function sift() {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const seen = new Set();
-  for (const section of leaf().querySelectorAll("section")) {
+  for (const section of leaf().querySelectorAll("section:not(#own-fonts)")) {
     let some = false;
     for (const row of section.querySelectorAll(".family")) {
       row.hidden = !words.every((w) => row.dataset.found.includes(w));
@@ -58,7 +86,23 @@ document.addEventListener("input", (e) => {
   sift();
 });
 
+document.addEventListener("change", (e) => {
+  if (e.target.id === "font-file" && e.target.files.length) bring([...e.target.files]);
+});
+
+document.addEventListener("submit", (e) => {
+  const form = e.target.closest?.("#own-fonts .cut");
+  if (!form) return;
+  e.preventDefault();
+  about("/" + form.closest(".own-font").dataset.font + "/cut", Object.fromEntries(new FormData(form)));
+});
+
 document.addEventListener("click", (e) => {
+  const off = e.target.closest("#own-fonts .font-off");
+  if (off) {
+    about("/" + off.closest(".own-font").dataset.font + "/off", {}).then(() => document.getElementById("font-file")?.focus());
+    return;
+  }
   const way = e.target.closest("[data-faces]")?.dataset.faces;
   if (way) {
     by = way;

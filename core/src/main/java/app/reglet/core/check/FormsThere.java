@@ -2,7 +2,10 @@ package app.reglet.core.check;
 
 import java.util.List;
 
-/** Whether the family has what words ask of it: small capitals, italics, a bolder face. */
+/**
+ * Whether the typeface is here and its family has what words ask of it: small capitals, italics, a
+ * bolder face.
+ */
 public final class FormsThere implements Check {
   @Override
   public List<Finding> find(Subject s) {
@@ -15,7 +18,9 @@ public final class FormsThere implements Check {
                         lack ->
                             Finding.ofPiece(
                                 new OfWords.FormsLacking(w.name(), w.face().name(), lack),
-                                Finding.Severity.LOOK,
+                                lack == Laid.Lack.TYPEFACE
+                                    ? Finding.Severity.MEND
+                                    : Finding.Severity.LOOK,
                                 w,
                                 w.extent())))
         .toList();

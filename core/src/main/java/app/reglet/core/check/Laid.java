@@ -80,7 +80,9 @@ public sealed interface Laid {
     /** Italics (or upright letters, for italics): emphasis is not seen. */
     ITALIC,
     /** A bolder face: strong emphasis is not seen. */
-    BOLD
+    BOLD,
+    /** The typeface itself is not here: another stands for it. */
+    TYPEFACE
   }
 
   /**

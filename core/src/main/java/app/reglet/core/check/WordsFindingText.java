@@ -49,6 +49,12 @@ final class WordsFindingText implements OfWords.Teller<String> {
               + " has strong emphasis that is not seen: "
               + f.face()
               + " has no bolder face beside it.";
+      case TYPEFACE ->
+          "The typeface of "
+              + quoted(f.name())
+              + " is not here: "
+              + f.face()
+              + " stands for it. Bring the font again, or choose another typeface.";
     };
   }
 

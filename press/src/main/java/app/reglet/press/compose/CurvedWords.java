@@ -35,7 +35,7 @@ final class CurvedWords {
   CurvedWords(Words words, Emphasised text, Typefaces faces, String language, Rect box) {
     this.words = words;
     this.line = OneLine.of(words, text, faces, language);
-    this.face = faces.get(words.type().face());
+    this.face = faces.orStandIn(words.type().face());
     this.box = box;
   }
 

@@ -60,7 +60,11 @@ final class LayContent implements Content.Visitor<List<Mark>> {
         scope.typeScale() == 1
             ? words
             : words.withSize(Length.nearMm(words.type().size().toMm() * scope.typeScale()));
-    Typeface face = lay.typefaces.get(words.type().face());
+    Typeface face = lay.typefaces.orStandIn(words.type().face());
+    if (!lay.typefaces.has(words.type().face())) {
+      lay.absent.add(
+          piece.name() + " (its typeface is not here, " + face.name() + " stands for it)");
+    }
     Emphasised text = words.on(lay.book);
     boolean round = words.outline() != null && words.outline().side() == Stroke.Side.OUTSIDE;
     Pen outline = words.outline() == null || round ? null : lay.fills.pen(words.outline(), rect, 1);

@@ -78,7 +78,7 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
 
   /** What lines take, from the first one's ascenders to the last one's descenders. */
   private static Rectangle2D extent(Words words, SetWords set, Typefaces faces) {
-    Typeface face = faces.get(words.type().face());
+    Typeface face = faces.orStandIn(words.type().face());
     Rectangle2D all = new Rectangle2D.Double();
     for (SetWords.PlacedLine l : set.lines()) {
       boolean capitals = words.type().letters().areCapitals();

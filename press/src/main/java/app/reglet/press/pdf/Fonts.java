@@ -10,7 +10,10 @@ import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
-/** The typefaces of a document, each embedded once and cut down to the glyphs that were used. */
+/**
+ * The typefaces of a document, each embedded once and cut down to the glyphs that were used, unless
+ * its maker forbids that.
+ */
 final class Fonts {
   private final PDDocument document;
   private final Map<String, PDType0Font> fonts = new LinkedHashMap<>();
@@ -23,7 +26,7 @@ final class Fonts {
   PDType0Font of(Typeface face) throws IOException {
     PDType0Font font = fonts.get(face.id());
     if (font == null) {
-      font = PDType0Font.load(document, new ByteArrayInputStream(face.file()), true);
+      font = PDType0Font.load(document, new ByteArrayInputStream(face.file()), !face.isWhole());
       fonts.put(face.id(), font);
       used.put(face.id(), new LinkedHashSet<>());
     }
@@ -37,8 +40,10 @@ final class Fonts {
   /** Cuts each font down. Call when all is written. */
   void finish() throws IOException {
     for (Map.Entry<String, PDType0Font> e : fonts.entrySet()) {
-      e.getValue().addGlyphsToSubset(used.get(e.getKey()));
-      e.getValue().subset();
+      if (e.getValue().willBeSubset()) {
+        e.getValue().addGlyphsToSubset(used.get(e.getKey()));
+        e.getValue().subset();
+      }
     }
   }
 }

@@ -67,6 +67,11 @@ public final class Budget {
     nanos += Duration.ofMillis(bytes / UNPACKED_PER_MS).toNanos();
   }
 
+  /** Gives as much time as that many files of this one's size have. */
+  public void allowParts(int parts) {
+    nanos *= parts;
+  }
+
   /**
    * Counts one more object.
    *

@@ -30,11 +30,17 @@ import tools.jackson.databind.node.ObjectNode;
  * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
  * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen;
  * {@code {"kind":"page","page":…,…}} of a PDF likewise; {@code
- * {"kind":"drawing","file":…,"screen":…}}, which writes the drawing of an SVG anew. Answers: {@code
- * {"pdf":…}}, {@code {"picture":…}}, {@code {"page":…}}, {@code {"drawing":…}}, {@code
- * {"refused":…,"field":…}}, with {@code "ended":true} when the process is ended over the file.
+ * {"kind":"drawing","file":…,"screen":…}}, which writes the drawing of an SVG anew; {@code
+ * {"kind":"font","file":…,"name":…,"into":…}}, which writes the faces of a font, and {@code
+ * {"kind":"cut",…,"place":…}} one more of a variable one. Answers: {@code {"pdf":…}}, {@code
+ * {"picture":…}}, {@code {"page":…}}, {@code {"drawing":…}}, {@code {"font":…}}, {@code {"cut":…}},
+ * {@code {"refused":…,"field":…}}, with {@code "ended":true} when the process is ended over the
+ * file.
  */
 public final class ReadingDesk {
+  /** A font is written too: it may take so many times what another file of its size may. */
+  public static final int FONT_PARTS = 5;
+
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private ReadingDesk() {}
@@ -90,6 +96,8 @@ public final class ReadingDesk {
         case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
         case "page" -> page(file, budget, asked, out);
         case "drawing" -> drawing(file, budget, asked, out);
+        case "font" -> out.putPOJO("font", FontOrders.read(file, budget, asked));
+        case "cut" -> out.putPOJO("cut", FontOrders.cut(file, budget, asked));
         default -> picture(file, budget, asked, out);
       }
     } catch (Refusal r) {

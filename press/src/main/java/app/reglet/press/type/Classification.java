@@ -16,7 +16,9 @@ public enum Classification {
   STENCIL("stencil"),
   /** Letters of dots, to be traced by hand. */
   DOTTED("dotted"),
-  ORNAMENTAL("ornamental");
+  ORNAMENTAL("ornamental"),
+  /** Families that people bring. */
+  BROUGHT("brought");
 
   private final String title;
 

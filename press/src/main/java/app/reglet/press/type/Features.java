@@ -1,6 +1,8 @@
 package app.reglet.press.type;
 
 import app.reglet.core.design.DesignLimits;
+import app.reglet.press.font.FontNames;
+import app.reglet.press.font.FontTables;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;

@@ -1,5 +1,6 @@
 package app.reglet.press.type;
 
+import app.reglet.press.font.FontTables;
 import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.font.GlyphVector;

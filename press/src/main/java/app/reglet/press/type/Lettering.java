@@ -33,7 +33,10 @@ final class Lettering {
   Lettering(Type type, Emphasised words, Typefaces faces, Locale locale) {
     this.type = type;
     this.faces = faces;
-    this.face = faces.get(type.face());
+    this.face = faces.orStandIn(type.face());
+    if (!faces.has(type.face())) {
+      lacks.add(Laid.Lack.TYPEFACE);
+    }
     for (Emphasised.Stretch s : words.stretches()) {
       Typeface emphasised = emphasised(s);
       String part = words.text().substring(s.from(), s.to());

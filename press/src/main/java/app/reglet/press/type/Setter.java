@@ -49,7 +49,7 @@ public final class Setter {
 
   private Setter(Words words, Emphasised text, Typefaces faces, String language) {
     this.words = words;
-    this.face = faces.get(words.type().face());
+    this.face = faces.orStandIn(words.type().face());
     this.lettering = new Lettering(words.type(), text, faces, Locale.forLanguageTag(language));
     this.space = face.shape(" ", 0).advance();
     Optional<Hyphenation> parting =

@@ -4,17 +4,15 @@ import java.awt.Font;
 import java.awt.Shape;
 import java.awt.font.FontRenderContext;
 import java.awt.geom.Rectangle2D;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /**
- * One shipped TrueType face. All figures are in ems: 1 is the type size. Shaping (HarfBuzz inside
- * AWT) gives glyph codes that are the font file's own glyph ids, so the screen and the press file
- * draw the same glyphs.
+ * One TrueType face, shipped or brought. All figures are in ems: 1 is the type size. Shaping
+ * (HarfBuzz inside AWT) gives glyph codes that are the font file's own glyph ids, so the screen and
+ * the press file draw the same glyphs.
  */
 public final class Typeface {
   /** AWT lays text out at this size, where no hinting or rounding is left to see. */
@@ -25,15 +23,34 @@ public final class Typeface {
   private final String id;
   private final String name;
   private final String style;
-  private final String resource;
+  private final int weight;
+  private final boolean italic;
+  private final boolean whole;
+  private final Supplier<byte[]> file;
   private final GlyphShapes glyphs = new GlyphShapes(() -> loaded().spaced());
   private volatile FontFile loaded;
 
-  Typeface(String id, String name, String style, String resource) {
+  /**
+   * A face.
+   *
+   * @param whole whether files may only carry it whole
+   * @param file reads its TrueType file, when it is first used
+   */
+  Typeface(
+      String id,
+      String name,
+      String style,
+      int weight,
+      boolean italic,
+      boolean whole,
+      Supplier<byte[]> file) {
     this.id = id;
     this.name = name;
     this.style = style;
-    this.resource = resource;
+    this.weight = weight;
+    this.italic = italic;
+    this.whole = whole;
+    this.file = file;
   }
 
   private FontFile loaded() {
@@ -42,23 +59,12 @@ public final class Typeface {
       synchronized (this) {
         now = loaded;
         if (now == null) {
-          now = load(resource);
+          now = new FontFile(file.get());
           loaded = now;
         }
       }
     }
     return now;
-  }
-
-  private static FontFile load(String resource) {
-    try (InputStream in = Typeface.class.getResourceAsStream(resource)) {
-      if (in == null) {
-        throw new IllegalStateException("The typeface file " + resource + " is not in the jar");
-      }
-      return new FontFile(in.readAllBytes());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   /** Short name in documents, {@code spectral-bold}. */
@@ -78,23 +84,17 @@ public final class Typeface {
 
   /** Whether it slants. */
   public boolean isItalic() {
-    return style.contains("Italic") || style.contains("Oblique");
+    return italic;
   }
 
-  /** How bold it is, from 100 to 900, 400 for regular (CSS Fonts 4, 2.2.2), by its style's name. */
+  /** How bold it is, from 1 to 1000, 400 for regular (CSS Fonts 4, 2.2.2). */
   public int weight() {
-    String plain = style.replaceAll("\\s*(Italic|Oblique)", "").replace(" ", "");
-    return switch (plain) {
-      case "Thin" -> 100;
-      case "ExtraLight" -> 200;
-      case "Light" -> 300;
-      case "Medium" -> 500;
-      case "SemiBold" -> 600;
-      case "Bold" -> 700;
-      case "ExtraBold" -> 800;
-      case "Black" -> 900;
-      default -> 400;
-    };
+    return weight;
+  }
+
+  /** Whether its maker wants it whole in every file, not cut down to the glyphs that are used. */
+  public boolean isWhole() {
+    return whole;
   }
 
   /** The TrueType file. */

@@ -1,100 +1,103 @@
 package app.reglet.press.type;
 
 import app.reglet.core.Refusal;
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * The typefaces that ship with Reglet, all under the SIL Open Font License; see NOTICE. Which there
- * are is written in {@code fonts/families.txt}.
+ * The typefaces there are: those that ship with Reglet, all under the SIL Open Font License (see
+ * NOTICE), and those that people bring. Which ship is written in {@code fonts/families.txt}.
  */
 public final class Typefaces {
-  private static final String LIST = "/fonts/families.txt";
-  private static final Typefaces SHIPPED = read();
+  /** Stands for faces that are not here. */
+  private static final String STAND_IN = "spectral";
+
+  private static final Typefaces SHIPPED = new Typefaces(ShippedFaces.families());
 
   private final List<Family> families;
-  private final Map<String, Typeface> byId = new LinkedHashMap<>();
-  private final Map<String, Family> familyOf = new LinkedHashMap<>();
+  private volatile Shelf shelf;
+
+  /** All families at one time, and their faces. */
+  private record Shelf(
+      List<Family> brought, Map<String, Typeface> byId, Map<String, Family> familyOf) {
+    static Shelf of(List<Family> shipped, List<Family> brought) {
+      Map<String, Typeface> byId = new LinkedHashMap<>();
+      Map<String, Family> familyOf = new LinkedHashMap<>();
+      for (Family family : Stream.concat(shipped.stream(), brought.stream()).toList()) {
+        for (Typeface face : family.faces()) {
+          byId.put(face.id(), face);
+          familyOf.put(face.id(), family);
+        }
+      }
+      return new Shelf(List.copyOf(brought), byId, familyOf);
+    }
+  }
 
   private Typefaces(List<Family> families) {
     this.families = List.copyOf(families);
-    for (Family family : families) {
-      for (Typeface face : family.faces()) {
-        byId.put(face.id(), face);
-        familyOf.put(face.id(), family);
-      }
-    }
+    this.shelf = Shelf.of(families, List.of());
   }
 
-  private static Typefaces read() {
-    try (InputStream in = Typefaces.class.getResourceAsStream(LIST);
-        BufferedReader lines =
-            new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
-      return new Typefaces(
-          lines
-              .lines()
-              .filter(l -> !l.isBlank() && !l.startsWith("#"))
-              .map(Typefaces::family)
-              .toList());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  /** A line of the list: id, name, classification, genres, faces, families that go with it. */
-  private static Family family(String line) {
-    String[] cells = line.split("\\|");
-    String id = cells[0].strip();
-    String name = cells[1].strip();
-    List<Typeface> faces = new ArrayList<>();
-    for (String face : cells[4].split(";")) {
-      String[] parts = face.strip().split("=");
-      String whole = parts[1].equals("Regular") ? name : name + " " + parts[1];
-      String file = "/fonts/" + id + "/" + parts[2] + ".ttf";
-      faces.add(new Typeface(parts[0], whole, parts[1], file));
-    }
-    return new Family(
-        id,
-        name,
-        Classification.of(cells[2].strip()),
-        words(cells[3]).stream()
-            .map(g -> Genre.valueOf(g.toUpperCase(Locale.ROOT)))
-            .collect(Collectors.toUnmodifiableSet()),
-        List.copyOf(faces),
-        words(cells[5]));
-  }
-
-  private static List<String> words(String cell) {
-    return Arrays.stream(cell.strip().split(" ")).filter(w -> !w.isEmpty()).toList();
-  }
-
-  /** The shipped faces; each file is read when it is first used. */
+  /** Those that ship and no others; each file is read when it is first used. */
   public static Typefaces shipped() {
     return SHIPPED;
   }
 
-  /** Every family, by classification and name. */
+  /** Those that ship, to which others are {@linkplain #bring brought}. */
+  public static Typefaces open() {
+    return new Typefaces(SHIPPED.families);
+  }
+
+  /** Every family that ships, by classification and name. */
   public List<Family> families() {
     return families;
   }
 
+  /** Every family that somebody brought. */
+  public List<Family> brought() {
+    return shelf.brought();
+  }
+
+  /**
+   * Adds a face that somebody brought to the family of its name; one that is here already stays.
+   */
+  public synchronized void bring(String family, Typeface face) {
+    if (this == SHIPPED) {
+      throw new IllegalStateException("These are those that ship");
+    }
+    if (has(face.id())) {
+      return;
+    }
+    String id = "own-" + family.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+    List<Family> now = new ArrayList<>();
+    List<Typeface> faces = new ArrayList<>(List.of(face));
+    for (Family f : shelf.brought()) {
+      if (f.id().equals(id)) {
+        faces.addAll(f.faces());
+      } else {
+        now.add(f);
+      }
+    }
+    faces.sort(
+        Comparator.comparing((Typeface f) -> f.isItalic())
+            .thenComparing(f -> f.weight() == 400 ? 0 : 1)
+            .thenComparing(Typeface::weight));
+    now.add(
+        new Family(id, family, Classification.BROUGHT, Set.of(), List.copyOf(faces), List.of()));
+    now.sort(Comparator.comparing(Family::name, String.CASE_INSENSITIVE_ORDER));
+    shelf = Shelf.of(families, now);
+  }
+
   /** The family that a face is of. */
   public Family familyOf(Typeface face) {
-    return familyOf.get(face.id());
+    return shelf.familyOf().get(face.id());
   }
 
   /**
@@ -106,7 +109,7 @@ public final class Typefaces {
       return Optional.empty();
     }
     Family own = familyOf(face);
-    return families.stream()
+    return Stream.concat(families.stream(), Stream.of(own).filter(f -> !families.contains(f)))
         .sorted(
             Comparator.comparing(
                 f -> f == own ? 0 : f.classification() == own.classification() ? 1 : 2))
@@ -132,11 +135,11 @@ public final class Typefaces {
   }
 
   public List<Typeface> all() {
-    return List.copyOf(byId.values());
+    return List.copyOf(shelf.byId().values());
   }
 
   public boolean has(String id) {
-    return byId.containsKey(id);
+    return shelf.byId().containsKey(id);
   }
 
   /**
@@ -145,11 +148,16 @@ public final class Typefaces {
    * @throws Refusal when there is none
    */
   public Typeface get(String id) {
-    Typeface face = byId.get(id);
+    Typeface face = shelf.byId().get(id);
     if (face == null) {
       throw new Refusal(
           "face", "There is no typeface “" + id + "” here: choose one from the list.");
     }
     return face;
+  }
+
+  /** A face by its id, or where it is not here the one that stands for it. */
+  public Typeface orStandIn(String id) {
+    return has(id) ? get(id) : get(STAND_IN);
   }
 }

@@ -73,9 +73,15 @@ final class FaceView {
    * @param face the face they are in
    * @param byGenre grouped by genre, else by classification
    * @param favourites ids of families that the person keeps at hand
+   * @param ofTitle which faces are of fonts kept with the title
    */
   List<Group> groups(
-      Design design, String text, Typeface face, boolean byGenre, Set<String> favourites) {
+      Design design,
+      String text,
+      Typeface face,
+      boolean byGenre,
+      Set<String> favourites,
+      Predicate<String> ofTitle) {
     Set<Family> used = new LinkedHashSet<>();
     used.add(typefaces.familyOf(face));
     faces(design).forEach(f -> used.add(typefaces.familyOf(f)));
@@ -91,6 +97,9 @@ final class FaceView {
     groups.add(new Group("on this cover", used.stream().map(row).toList()));
     put(groups, "go with them", f -> going.contains(f.id()) && !used.contains(f), row);
     put(groups, "kept at hand", f -> favourites.contains(f.id()), row);
+    Predicate<Family> here = f -> f.faces().stream().anyMatch(own -> ofTitle.test(own.id()));
+    put(groups, "brought with this title", typefaces.brought(), here, row);
+    put(groups, "brought with other titles", typefaces.brought(), here.negate(), row);
     if (byGenre) {
       for (Genre g : Genre.values()) {
         put(groups, g.title(), f -> f.genres().contains(g), row);
@@ -105,7 +114,16 @@ final class FaceView {
 
   private void put(
       List<Group> groups, String title, Predicate<Family> which, Function<Family, Row> row) {
-    List<Row> rows = typefaces.families().stream().filter(which).map(row).toList();
+    put(groups, title, typefaces.families(), which, row);
+  }
+
+  private static void put(
+      List<Group> groups,
+      String title,
+      List<Family> families,
+      Predicate<Family> which,
+      Function<Family, Row> row) {
+    List<Row> rows = families.stream().filter(which).map(row).toList();
     if (!rows.isEmpty()) {
       groups.add(new Group(title, rows));
     }

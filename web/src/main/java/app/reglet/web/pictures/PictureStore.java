@@ -98,7 +98,8 @@ public class PictureStore {
     return facts.in(FileBytes.of(original(p.sha())));
   }
 
-  static void keep(Path to, Path from) throws IOException {
+  /** Keeps a file under a name, unless one is there. */
+  public static void keep(Path to, Path from) throws IOException {
     if (!Files.exists(to)) {
       StoredFiles.write(to, out -> Files.copy(from, out));
     }
@@ -161,7 +162,8 @@ public class PictureStore {
     return data.previews().resolve(sha);
   }
 
-  Path original(String sha) {
+  /** Where the file of this SHA-256 lies. */
+  public Path original(String sha) {
     return data.pictures().resolve(sha.substring(0, 2)).resolve(sha);
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.web.reading;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.font.FontFacts;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.reading.Budget;
@@ -126,11 +127,40 @@ public class ReadingRoom implements DisposableBean {
     return JSON.treeToValue(answer.get("drawing"), ReadingDesk.DrawingFacts.class);
   }
 
+  /**
+   * Reads a font and writes its faces.
+   *
+   * @param name what its file is called
+   * @param into the directory they go to, each under its SHA-256
+   * @throws Refusal when it can't or may not be used, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public FontFacts font(Path file, String name, Path into) {
+    JsonNode answer = ask(file, Map.of("kind", "font", "name", name, "into", into.toString()));
+    return JSON.treeToValue(answer.get("font"), FontFacts.class);
+  }
+
+  /**
+   * Writes one more face of a variable font.
+   *
+   * @param place on its axes by their tags
+   * @throws Refusal when there is none, or it costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public FontFacts.Face cut(Path file, String name, Map<String, Double> place, Path into) {
+    JsonNode answer =
+        ask(file, Map.of("kind", "cut", "name", name, "place", place, "into", into.toString()));
+    return JSON.treeToValue(answer.get("cut"), FontFacts.Face.class);
+  }
+
   private JsonNode ask(Path file, Map<String, Object> order) {
     Map<String, Object> whole = new java.util.HashMap<>(order);
     whole.put("file", file.toString());
     String line = JSON.writeValueAsString(whole);
-    Duration time = Budget.timeFor(FileBytes.of(file).length()).multipliedBy(PATIENCE);
+    Duration time =
+        Budget.timeFor(FileBytes.of(file).length())
+            .multipliedBy(PATIENCE)
+            .multipliedBy(order.get("kind").equals("font") ? ReadingDesk.FONT_PARTS : 1);
     try {
       if (!seats.tryAcquire(WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
         throw new Busy(

@@ -16,7 +16,7 @@ public class Machinery {
 
   @Bean
   Typefaces typefaces() {
-    return Typefaces.shipped();
+    return Typefaces.open();
   }
 
   @Bean

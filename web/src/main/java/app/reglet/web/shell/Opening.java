@@ -1,6 +1,7 @@
 package app.reglet.web.shell;
 
 import app.reglet.web.demo.DemoWorld;
+import app.reglet.web.fonts.Fonts;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.store.DataDirectory;
@@ -19,11 +20,18 @@ import org.springframework.stereotype.Component;
 public class Opening implements SmartLifecycle {
   private final DataDirectory data;
   private final Houses houses;
+  private final Fonts fonts;
   private final Optional<DemoWorld> demo;
   private final ReadingRoom reading;
   private volatile boolean done;
 
-  public Opening(DataDirectory data, Houses houses, Optional<DemoWorld> demo, ReadingRoom reading) {
+  public Opening(
+      DataDirectory data,
+      Houses houses,
+      Fonts fonts,
+      Optional<DemoWorld> demo,
+      ReadingRoom reading) {
+    this.fonts = fonts;
     this.reading = reading;
     this.data = data;
     this.houses = houses;
@@ -38,6 +46,7 @@ public class Opening implements SmartLifecycle {
       throw new java.io.UncheckedIOException(e);
     }
     houses.load();
+    fonts.load();
     demo.ifPresent(DemoWorld::putIn);
     reading.prepare();
     done = true;

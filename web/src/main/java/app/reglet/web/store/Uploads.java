@@ -49,6 +49,11 @@ public class Uploads {
     return Files.createTempFile(data.uploads(), "out", ".made");
   }
 
+  /** An empty directory to write to. */
+  public Path directory() throws IOException {
+    return Files.createTempDirectory(data.uploads(), "out");
+  }
+
   /** The last part of a name as a browser sends it, free of what can't be shown. */
   public static String name(String sent) {
     String name = sent == null ? "" : sent.replace('\\', '/');

@@ -1,4 +1,4 @@
-package app.reglet.press.type;
+package app.reglet.press.font;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.Charset;
@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /** The names in a font (ISO/IEC 14496-22, 5.2.4), the English ones before others. */
-final class FontNames {
+public final class FontNames {
   static final int FAMILY = 1;
   static final int STYLE = 2;
   static final int FULL = 4;
@@ -24,7 +24,8 @@ final class FontNames {
 
   private FontNames() {}
 
-  static FontNames of(FontTables font) {
+  /** The names of a font; none where it has no table of them. */
+  public static FontNames of(FontTables font) {
     FontNames all = new FontNames();
     font.table("name").ifPresent(all::read);
     return all;
@@ -58,7 +59,13 @@ final class FontNames {
     }
   }
 
-  Optional<String> name(int id) {
+  /** A name by its number. */
+  public Optional<String> name(int id) {
     return Optional.ofNullable(names.get(id));
+  }
+
+  /** Every name there is, by its number. */
+  Map<Integer, String> all() {
+    return Map.copyOf(names);
   }
 }
