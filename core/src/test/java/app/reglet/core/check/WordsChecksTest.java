@@ -94,7 +94,8 @@ public class WordsChecksTest {
         .containsExactly(
             "“Words” has drawn small capitals: Anton has none of its own, so smaller capitals stand for them, thinner than the rest.",
             "“Words” has emphasis that is not seen: Anton has no italics beside it.",
-            "“Words” has strong emphasis that is not seen: Anton has no bolder face beside it.");
+            "“Words” has strong emphasis that is not seen: Anton has no bolder face beside it.",
+            "The typeface of “Words” is not here: Anton stands for it. Bring the font again, or choose another typeface.");
   }
 
   /** A front of 9 in shown 160 pixels high: 6 pixels are 8.57 mm, two thirds of 36.45 pt. */
