@@ -218,8 +218,14 @@ public sealed interface Content
    *
    * @param natural the size the pieces were laid out for
    * @param pieces from back to front
+   * @param row that they stand in one line, wherever they hang; null when they lie as they hang
    */
-  record Group(Size natural, List<Piece> pieces) implements Content {
+  record Group(Size natural, List<Piece> pieces, Row row) implements Content {
+    /** Pieces that lie as they hang. */
+    public Group(Size natural, List<Piece> pieces) {
+      this(natural, pieces, null);
+    }
+
     public Group {
       pieces = List.copyOf(pieces);
       if (!natural.width().isPositive() || !natural.height().isPositive()) {
@@ -238,7 +244,12 @@ public sealed interface Content
     }
 
     public Group withPieces(List<Piece> newPieces) {
-      return new Group(natural, newPieces);
+      return new Group(natural, newPieces, row);
+    }
+
+    /** In one line; null for as they hang. */
+    public Group in(Row other) {
+      return new Group(natural, pieces, other);
     }
   }
 }

@@ -2,7 +2,6 @@ package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
-import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -124,12 +123,12 @@ final class LayoutDraft {
       return;
     }
     Region safe = Region.safe(PanelKind.SPINE);
-    boolean down = wrap.rules().spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM;
+    Setting.Direction way = Setting.Direction.onSpines(wrap.rules());
+    boolean down = way == Setting.Direction.DOWN;
     Length title = down(titleLength);
     Length author = down("0.34");
     Anchors head = Anchors.fromTop(safe, down("0.02"), down ? title : author);
     Anchors foot = Anchors.fromBottom(safe, down(rise), down ? author : title);
-    Setting.Direction way = down ? Setting.Direction.DOWN : Setting.Direction.UP;
     spineWords(
         "title",
         Fact.TITLE,

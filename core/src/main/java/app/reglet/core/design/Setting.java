@@ -1,5 +1,8 @@
 package app.reglet.core.design;
 
+import app.reglet.core.house.BindingRules;
+import app.reglet.core.house.SpineTypeRule;
+
 /**
  * How words are set into lines, and how the lines stand in their box.
  *
@@ -58,7 +61,12 @@ public record Setting(
   public enum Direction {
     LEVEL,
     DOWN,
-    UP
+    UP;
+
+    /** The way a house has words run on spines. */
+    public static Direction onSpines(BindingRules rules) {
+      return rules.spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM ? DOWN : UP;
+    }
   }
 
   /** Where lines break. */

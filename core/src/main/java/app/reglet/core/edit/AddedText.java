@@ -24,6 +24,11 @@ final class AddedText implements Addition.Kinds<String> {
   }
 
   @Override
+  public String line(Addition.AddLine e) {
+    return "spine line";
+  }
+
+  @Override
   public String frame(Addition.AddFrame e) {
     return "frame round "
         + (e.panel() == null

@@ -14,7 +14,6 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Panel;
@@ -74,6 +73,11 @@ final class Adding implements Addition.Kinds<Design> {
   }
 
   @Override
+  public Design line(Addition.AddLine e) {
+    return new AddingLine(design, wrap, book, room).line();
+  }
+
+  @Override
   public Design picture(Addition.AddPicture e) {
     return inFront(pictureOf(e));
   }
@@ -125,11 +129,7 @@ final class Adding implements Addition.Kinds<Design> {
     }
     boolean spine = e.panel() == PanelKind.SPINE;
     Setting.Direction way =
-        !spine
-            ? Setting.Direction.LEVEL
-            : wrap.rules().spineType().direction() == SpineTypeRule.Direction.TOP_TO_BOTTOM
-                ? Setting.Direction.DOWN
-                : Setting.Direction.UP;
+        !spine ? Setting.Direction.LEVEL : Setting.Direction.onSpines(wrap.rules());
     boolean prose = e.fact() != null && e.fact().isProse();
     Length size = spine ? Length.pt("22") : prose ? Length.pt("11") : Length.pt("24");
     Words words =

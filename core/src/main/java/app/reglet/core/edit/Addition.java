@@ -41,6 +41,16 @@ public sealed interface Addition extends Edit {
     R page(AddPage edit);
 
     R barcode(AddBarcode edit);
+
+    R line(AddLine edit);
+  }
+
+  /** The spine made one line of parts. */
+  record AddLine() implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.line(this);
+    }
   }
 
   /**

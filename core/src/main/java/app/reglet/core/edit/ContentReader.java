@@ -13,6 +13,7 @@ import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Row;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
 import app.reglet.core.design.Words;
@@ -80,9 +81,21 @@ final class ContentReader {
 
               @Override
               public Content group(Content.Group group) {
-                return group;
+                return group.in(row(group.row()));
               }
             });
+  }
+
+  /** That a group's pieces stand in one line, and how. */
+  private Row row(Row old) {
+    String run = typed.text("row", old == null ? "none" : old.run().name());
+    if (run.equals("none")) {
+      return null;
+    }
+    boolean largest = old != null && old.largest();
+    return new Row(
+        Choices.of(Row.Run.class, run),
+        typed.has("rowSize") ? typed.text("rowSize").equals("largest") : largest);
   }
 
   private Words changed(Words old) {

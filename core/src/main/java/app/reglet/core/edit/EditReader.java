@@ -217,6 +217,7 @@ public final class EditReader {
         yield new Addition.AddPattern(
             typed.choice("panel", PanelKind.FRONT), typed.text("ornament"));
       }
+      case "line" -> new Addition.AddLine();
       case "frame" ->
           new Addition.AddFrame(
               typed.text("panel", "").equals("whole")

@@ -69,6 +69,25 @@ public final class Editing implements Edit.Visitor<Design> {
                     "That piece is not on the cover any more: it was taken off. Undo brings it back."));
   }
 
+  /** A part of a line stands where the others leave it. */
+  private void expectLoose(Piece piece) {
+    boolean inLine =
+        design
+            .side(design.sideOf(piece.id()))
+            .all()
+            .anyMatch(
+                p ->
+                    p.content() instanceof Content.Group g
+                        && g.row() != null
+                        && g.pieces().stream().anyMatch(m -> m.id().equals(piece.id())));
+    if (inLine) {
+      throw new Refusal(
+          "“"
+              + piece.name()
+              + "” stands in a line of parts, which share its length. Arrange it forward or back to change the order, or let the parts of the group lie as they hang.");
+    }
+  }
+
   /** The design with a piece changed as said. */
   private Design with(String id, UnaryOperator<Piece> how) {
     Piece after = how.apply(piece(id));
@@ -79,6 +98,7 @@ public final class Editing implements Edit.Visitor<Design> {
   public Design move(Edit.Move e) {
     Design moved = design;
     for (String id : e.pieces()) {
+      expectLoose(piece(id));
       Piece after = placing.moved(piece(id), e.right(), e.down());
       moved = moved.changed(id, p -> after);
     }

@@ -304,7 +304,9 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   @Override
   public List<Mark> group(Content.Group group) {
     List<Mark> marks = new ArrayList<>();
-    marks.addAll(lay.pieces(group.pieces(), scope.inside(piece, group, box), toSheet, piece.id()));
+    Content.Group placed = PartsInLine.of(group, box, lay, scope.typeScale());
+    marks.addAll(
+        lay.pieces(placed.pieces(), scope.inside(piece, placed, box), toSheet, piece.id()));
     return marks;
   }
 }

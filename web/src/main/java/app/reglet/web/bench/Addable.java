@@ -83,6 +83,9 @@ public record Addable(String name, List<Choice> choices) {
               panel.id() + ":" + (f == null ? "own" : f.id()),
               f == null ? "Words of its own" : f.title()));
     }
+    if (panel == PanelKind.SPINE) {
+      choices.add(new Choice("line", "One line of author, title, imprint"));
+    }
     all.add(new Addable("Words on the " + wrap.nameOf(panel).toLowerCase(Locale.ROOT), choices));
   }
 }
