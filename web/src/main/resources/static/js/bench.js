@@ -7,6 +7,8 @@ import "./bench/clipboard.js";
 import "./bench/block.js";
 import "./bench/faces.js";
 import "./bench/says.js";
+import "./bench/caret.js";
+import "./bench/paste.js";
 import { view } from "./bench/view.js";
 
 function show() {

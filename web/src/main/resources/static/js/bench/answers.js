@@ -8,7 +8,7 @@ let queue = Promise.resolve();
 /** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. */
 export function post(path, fields) {
   queue = queue.then(() => {
-    const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, ...fields };
+    const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, ...(board().dataset.caret ? { caret: board().dataset.caret } : {}), ...fields };
     return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
   }).catch(() => {});
   return queue;
@@ -19,9 +19,15 @@ export function edit(kind, fields) {
   return post("/edits", { edit: kind, ...fields, ...(kind === "ground" ? { part: part() } : {}) });
 }
 
+let choosing = null;
+
+/** Takes pieces in the hand; asked for twice at once, it is done once. */
 export function choose(id) {
+  if (choosing?.id === id) return choosing.done;
   if (id === chosen()) return Promise.resolve();
-  return htmx.ajax("GET", `${board().dataset.bench}?side=${board().dataset.side}&chosen=${encodeURIComponent(id)}`, { source: board() });
+  const done = htmx.ajax("GET", `${board().dataset.bench}?side=${board().dataset.side}&chosen=${encodeURIComponent(id)}`, { source: board() });
+  choosing = { id, done: done.finally(() => (choosing = choosing?.id === id ? null : choosing)) };
+  return choosing.done;
 }
 
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */
@@ -46,6 +52,8 @@ export function arrange() {
   }
   for (const [id, g] of now) if (!order.includes(id)) g.remove();
   if (pieces().map((g) => g.dataset.piece).join(" ") !== order.join(" ")) artwork.append(...order.map((id) => now.get(id)));
+  if (changed.dataset.caret) document.dispatchEvent(new CustomEvent("bench:caret", { detail: changed.dataset.caret }));
+  delete changed.dataset.caret;
   if (changed.dataset.told) say(changed.dataset.told);
   const figures = changed.dataset.figures?.split("|");
   for (const [i, name] of ["left", "top", "width", "height", "angle"].entries()) {

@@ -2,6 +2,7 @@
 import { model, piece, along, loose, hand, toggled, looking, board } from "./model.js";
 import { drawn, hold, outlined, refresh } from "./overlay.js";
 import { choose, edit } from "./answers.js";
+import { start } from "./caret.js";
 import { several } from "./snap.js";
 import { nudgeable, shown, unshown, moves, turns, stretches, middle, stretched, pulled, edgesOf, say, place } from "./drag.js";
 import { fitPanel, fitSheet, next, realSize, step } from "./view.js";
@@ -147,7 +148,10 @@ document.addEventListener("keydown", (e) => {
 });
 
 function held(e, id) {
-  if (e.key === "Enter" || e.key === " ") {
+  if (e.key === "Enter" && !e.shiftKey && hand().length === 1 && hand()[0] === id) {
+    e.preventDefault();
+    start(id); // words that are in the hand are typed in
+  } else if (e.key === "Enter" || e.key === " ") {
     e.preventDefault();
     choose(e.shiftKey ? toggled(id) : id).then(() => again(id));
   } else if (e.key === "Escape") {

@@ -1,11 +1,13 @@
 package app.reglet.core.book;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * A text in which facts of the book stand as their names in braces: {@code {author} · {price}}.
@@ -14,15 +16,20 @@ import java.util.regex.Pattern;
  *     Emphasised}); a name that is no fact stays as it was written
  * @param empty names of facts that the book does not state
  * @param unknown names that are no facts
+ * @param source where each character of the text stands in what was written, and last how long that
+ *     is; those of a fact where its name begins
  */
-public record FactsInText(String text, List<String> empty, List<String> unknown) {
+public record FactsInText(
+    String text, List<String> empty, List<String> unknown, List<Integer> source) {
   private static final Pattern NAMED = Pattern.compile("\\{\\s*(\\p{L}[\\p{L} ]{0,40}?)\\s*\\}");
 
   /** Puts a book's facts into a text. */
   public static FactsInText of(String text, Book book) {
     if (text.indexOf('{') < 0) {
-      return new FactsInText(text, List.of(), List.of());
+      return plain(text);
     }
+    List<Integer> source = new ArrayList<>();
+    int read = 0;
     List<String> empty = new ArrayList<>();
     List<String> unknown = new ArrayList<>();
     Matcher m = NAMED.matcher(text);
@@ -35,10 +42,30 @@ public record FactsInText(String text, List<String> empty, List<String> unknown)
       } else if (said.isBlank()) {
         empty.add(m.group());
       }
+      for (; read < m.start(); read++) {
+        source.add(read);
+      }
+      source.addAll(Collections.nCopies(said.length(), m.start()));
+      read = m.end();
       m.appendReplacement(out, Matcher.quoteReplacement(said));
     }
     m.appendTail(out);
-    return new FactsInText(out.toString(), List.copyOf(empty), List.copyOf(unknown));
+    for (; read <= text.length(); read++) {
+      source.add(read);
+    }
+    return new FactsInText(
+        out.toString(), List.copyOf(empty), List.copyOf(unknown), List.copyOf(source));
+  }
+
+  /** A text in which no facts stand. */
+  static FactsInText plain(String text) {
+    return new FactsInText(
+        text, List.of(), List.of(), IntStream.rangeClosed(0, text.length()).boxed().toList());
+  }
+
+  /** What a fact itself says. */
+  public static FactsInText of(Fact fact, Book book) {
+    return plain(fact.marked(book.text(fact)));
   }
 
   /** What a fact says, as it is written where stars mark emphasis. */

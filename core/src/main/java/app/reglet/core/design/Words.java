@@ -64,9 +64,20 @@ public record Words(
    * those that a title or another short fact brings.
    */
   public FactsInText said(Book book) {
-    return fact == null
-        ? FactsInText.of(text, book)
-        : new FactsInText(fact.marked(book.text(fact)), List.of(), List.of());
+    return fact == null ? FactsInText.of(text, book) : FactsInText.of(fact, book);
+  }
+
+  /**
+   * Where each character of the words stands in what people write: the fact, or the words of their
+   * own; and last how long that is.
+   */
+  public List<Integer> source(Book book) {
+    Emphasised words = on(book);
+    if (fact != null && !fact.isProse()) { // its stars are no marks and written as they are
+      return Emphasised.plain(words.text()).source();
+    }
+    List<Integer> written = said(book).source();
+    return words.source().stream().map(written::get).toList();
   }
 
   /** Other words of their own, or none where they follow a fact. */

@@ -51,6 +51,24 @@ public final class Composer {
     return compose(design, PrintedSide.of(wrap), wrap, book, pictures, kept);
   }
 
+  /**
+   * The lines of a piece of words as a caret goes along them; none when it is not seen.
+   *
+   * @param id the piece's, loose or in a group
+   */
+  public List<CaretLine> carets(Design design, Wrap wrap, Book book, Pictures pictures, String id) {
+    Composition side = design.side(PrintedSide.of(wrap));
+    for (Piece piece : side.pieces()) {
+      if (new Composition(side.ground(), List.of(piece)).all().anyMatch(p -> p.id().equals(id))) {
+        Lay lay = new Lay(design, wrap, book, pictures, typefaces);
+        lay.caretOf = id;
+        lay.loose(piece);
+        return List.copyOf(lay.carets);
+      }
+    }
+    return List.of();
+  }
+
   private Artwork compose(
       Design design,
       PrintedSide side,

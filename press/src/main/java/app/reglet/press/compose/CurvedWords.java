@@ -70,7 +70,7 @@ final class CurvedWords {
         size,
         line.line().text().isEmpty()
             ? List.of()
-            : List.of(new SetWords.PlacedLine(line.line(), size, 0, 0)),
+            : List.of(new SetWords.PlacedLine(line.line(), size, 0, 0, line.at())),
         line.line().advance() * size > room + HAIR,
         line.missing(),
         line.lacks());

@@ -44,6 +44,11 @@ final class Lay {
   final Typefaces typefaces;
   final List<Laid> laid = new ArrayList<>();
   final List<String> absent = new ArrayList<>();
+
+  /** The piece whose caret is asked for, empty for none; and where it goes. */
+  String caretOf = "";
+
+  final List<CaretLine> carets = new ArrayList<>();
   private final Design design;
   private final List<Mark.Group> marks = new ArrayList<>();
   private final List<Artwork.Placed> placed = new ArrayList<>();

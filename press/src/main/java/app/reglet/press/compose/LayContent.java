@@ -78,6 +78,9 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             lay.fills.of(words.paint(), rect),
             outline,
             toSheet);
+    if (piece.id().equals(lay.caretOf)) {
+      lay.carets.addAll(setting.carets(scaled, face, rect, toSheet, words.source(lay.book)));
+    }
     lay.laid.add(
         new Laid.Words(
             piece.id(),

@@ -208,7 +208,7 @@ final class PartsInLine {
     Words straight =
         new Words(
             w.fact(),
-            w.text().replaceAll("\\s*\\R\\s*", " "),
+            w.text().replaceAll("[\\r\\n]", " "),
             w.type().withFit(Type.Fit.WIDTH),
             w.setting().running(direction).breaking(Setting.Breaks.FULL, false, false),
             w.paint(),

@@ -76,6 +76,21 @@ record WordsSetting(List<Mark> marks, SetWords set, Outline ink, Shape extent) {
         marks, set, new Outline(ink), direction.createTransformedShape(extent(words, set, faces)));
   }
 
+  /**
+   * The lines as a caret goes along them.
+   *
+   * @param box the words'
+   * @param toSheet from there to the sheet
+   * @param source where each character stands in what is written
+   */
+  List<CaretLine> carets(
+      Words words, Typeface face, Rect box, AffineTransform toSheet, List<Integer> source) {
+    return words.curve() != null
+        ? CaretLine.curved(set, marks, face, toSheet, source)
+        : CaretLine.straight(
+            set, face, direction(words.setting().direction(), box), toSheet, source);
+  }
+
   /** What lines take, from the first one's ascenders to the last one's descenders. */
   private static Rectangle2D extent(Words words, SetWords set, Typefaces faces) {
     Typeface face = faces.orStandIn(words.type().face());

@@ -32,6 +32,7 @@ final class Block {
    * @param leftwards whether its paragraph reads from right to left
    * @param hangsFirst how far the mark it begins with hangs out, in ems
    * @param hangsLast how far the mark it ends with does
+   * @param at as {@link SetWords.PlacedLine} has it
    */
   record Row(
       SetLine line,
@@ -40,7 +41,8 @@ final class Block {
       boolean ends,
       boolean leftwards,
       double hangsFirst,
-      double hangsLast) {
+      double hangsLast,
+      int[] at) {
     double hangsLeft() {
       return leftwards ? hangsLast : hangsFirst;
     }
@@ -180,9 +182,7 @@ final class Block {
     List<SetWords.PlacedLine> placed = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       Row row = rows.get(i);
-      if (!row.line().text().isEmpty()) {
-        placed.add(along(row, width, first + down[i]));
-      }
+      placed.add(along(row, width, first + down[i]));
     }
     return placed;
   }
@@ -191,7 +191,7 @@ final class Block {
     double size = row.size();
     SetLine line = row.line();
     if (words.type().fit() == Type.Fit.WIDTH) {
-      return new SetWords.PlacedLine(line, size, -line.ink().getMinX() * size, baseline);
+      return new SetWords.PlacedLine(line, size, -line.ink().getMinX() * size, baseline, row.at());
     }
     double indent = row.begins() ? setting.indent() * size : 0;
     double left = (outLeft - row.hangsLeft()) * size + (row.leftwards() ? 0 : indent);
@@ -200,7 +200,7 @@ final class Block {
       double more = room / size - line.advance() + row.hangs();
       int spaces = line.spaces();
       if (spaces > 0) {
-        return new SetWords.PlacedLine(line.widened(more / spaces), size, left, baseline);
+        return new SetWords.PlacedLine(line.widened(more / spaces), size, left, baseline, row.at());
       }
     }
     double advance = (line.advance() - row.hangs()) * size;
@@ -214,7 +214,7 @@ final class Block {
     if (!setting.hanging()) {
       x += inside(x + line.ink().getMinX() * size, line.ink().getWidth() * size, width);
     }
-    return new SetWords.PlacedLine(line, size, x, baseline);
+    return new SetWords.PlacedLine(line, size, x, baseline, row.at());
   }
 
   private double right(Row row, double width, double advance, double indent) {

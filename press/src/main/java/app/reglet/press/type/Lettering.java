@@ -24,6 +24,7 @@ final class Lettering {
   private final Typeface face;
   private final StringBuilder text = new StringBuilder();
   private final List<Style> styles = new ArrayList<>();
+  private final List<Integer> origins = new ArrayList<>();
   private final Set<Laid.Lack> lacks = EnumSet.noneOf(Laid.Lack.class);
   private final Map<String, Style> made = new HashMap<>();
 
@@ -45,7 +46,41 @@ final class Lettering {
         styles.add(style(emphasised, cased, i));
       }
       text.append(cased);
+      origins(part, cased, s.from(), locale);
     }
+    origins.add(words.text().length());
+  }
+
+  /** Capitals may be more letters than what was written. */
+  private void origins(String part, String cased, int from, Locale locale) {
+    int end = origins.size() + cased.length();
+    for (int i = 0; i < part.length(); i++) {
+      int letters =
+          cased.length() == part.length()
+              ? 1
+              : part.substring(i, i + 1).toUpperCase(locale).length();
+      for (int k = 0; k < letters && origins.size() < end; k++) {
+        origins.add(from + i);
+      }
+    }
+    while (origins.size() < end) {
+      origins.add(from + part.length() - 1);
+    }
+  }
+
+  /**
+   * Where characters of what is set stand in the words.
+   *
+   * @param from index of the first in {@link #text()}
+   * @param to index of the last, whose place is where the line ends
+   * @param more characters after it that stand in no words
+   */
+  int[] origins(int from, int to, int more) {
+    int[] at = new int[to - from + 1 + more];
+    for (int i = 0; i < at.length; i++) {
+      at[i] = origins.get(Math.min(to, from + i));
+    }
+    return at;
   }
 
   /** What is set: in capitals when that is wanted. */

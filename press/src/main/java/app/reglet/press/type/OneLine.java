@@ -13,8 +13,9 @@ import java.util.Set;
  * @param line in ems
  * @param missing characters that the faces have no glyphs for
  * @param lacks what the family lacks for these words
+ * @param at as {@link SetWords.PlacedLine} has it
  */
-public record OneLine(SetLine line, String missing, Set<Laid.Lack> lacks) {
+public record OneLine(SetLine line, String missing, Set<Laid.Lack> lacks, int[] at) {
   /**
    * Sets words.
    *
@@ -36,6 +37,7 @@ public record OneLine(SetLine line, String missing, Set<Laid.Lack> lacks) {
             words.type().tracking() / 1000.0,
             leftwards),
         lettering.missing(),
-        lettering.lacks());
+        lettering.lacks(),
+        lettering.origins(start, end, 0));
   }
 }

@@ -194,6 +194,11 @@ final class Paragraph {
     return IntStream.of(places).boxed().toList();
   }
 
+  /** Where in the text a place is. */
+  int start(int place) {
+    return places[place];
+  }
+
   /** Whether a word is parted at a place. */
   boolean parts(int place) {
     return hyphens[place];

@@ -24,6 +24,11 @@ public record SetLine(String text, List<Part> parts, double advance, Rectangle2D
    */
   public record Part(Typeface face, int from, double scale, double x, ShapedLine line) {}
 
+  /** Where a caret stands before each character and after the last, in ems. */
+  public double[] stops() {
+    return Stops.of(this);
+  }
+
   /** How many spaces between words it has. */
   int spaces() {
     int spaces = 0;

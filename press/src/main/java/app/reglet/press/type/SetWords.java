@@ -19,6 +19,10 @@ public record SetWords(
     boolean overflowing,
     String missing,
     Set<Laid.Lack> lacks) {
-  /** A line in its size, mm, and where its baseline starts. */
-  public record PlacedLine(SetLine line, double size, double x, double baseline) {}
+  /**
+   * A line in its size, mm, and where its baseline starts.
+   *
+   * @param at index in the words of each of its characters, and last of what follows them
+   */
+  public record PlacedLine(SetLine line, double size, double x, double baseline, int[] at) {}
 }

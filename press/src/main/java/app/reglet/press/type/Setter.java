@@ -37,6 +37,10 @@ public final class Setter {
   private final Lettering lettering;
   private final double space;
   private final List<Paragraph> paragraphs = new ArrayList<>();
+
+  /** Where each paragraph begins in the text of the lettering. */
+  private final List<Integer> begins = new ArrayList<>();
+
   private final Map<Line, SetLine> shaped = new HashMap<>();
 
   /** How far ink may stand out left of a line's start and right of its end, in ems: italics do. */
@@ -85,6 +89,7 @@ public final class Setter {
     outLeft = Math.max(outLeft, paragraph.outLeft());
     outRight = Math.max(outRight, paragraph.outRight());
     paragraphs.add(paragraph);
+    begins.add(start);
   }
 
   /**
@@ -175,9 +180,17 @@ public final class Setter {
               line.last(),
               of.isLeftwards(),
               hangs ? of.hangsFirst(line.from(), line.to()) : 0,
-              hangs ? of.hangsLast(line.from(), line.to()) : 0));
+              hangs ? of.hangsLast(line.from(), line.to()) : 0,
+              origins(line, shape)));
     }
     return new Block(words, face, rows, space, outLeft, outRight);
+  }
+
+  private int[] origins(Line line, SetLine shape) {
+    Paragraph of = paragraphs.get(line.paragraph());
+    int from = begins.get(line.paragraph()) + of.start(line.from());
+    int to = from + of.text(line.from(), line.to()).length();
+    return lettering.origins(from, to, shape.text().length() - (to - from));
   }
 
   private SetLine shaped(Line line) {

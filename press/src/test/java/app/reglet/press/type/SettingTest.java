@@ -250,8 +250,8 @@ public class SettingTest {
   public void aBlankLineBetweenParagraphsIsKeptHoweverTheyBreak() {
     for (Breaks breaks : Breaks.values()) {
       SetWords set = set("One\n\nTwo", setting(s -> s.breaking(breaks, true, true)));
-      assertThat(lines(set)).containsExactly("One", "Two");
-      assertThat(set.lines().get(1).baseline() - set.lines().get(0).baseline())
+      assertThat(lines(set)).containsExactly("One", "", "Two");
+      assertThat(set.lines().get(2).baseline() - set.lines().get(0).baseline())
           .as("%s", breaks)
           .isCloseTo(2 * 1.2 * set.size(), within(1e-9));
     }

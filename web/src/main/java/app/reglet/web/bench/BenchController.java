@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
 /**
@@ -39,6 +40,7 @@ public class BenchController {
   private final Placing placing;
   private final HouseTemplate templates;
   private final Uploads uploads;
+  private final CaretView carets;
 
   public BenchController(
       Covers covers,
@@ -47,7 +49,9 @@ public class BenchController {
       BenchPage page,
       Placing placing,
       HouseTemplate templates,
-      Uploads uploads) {
+      Uploads uploads,
+      CaretView carets) {
+    this.carets = carets;
     this.covers = covers;
     this.benching = benching;
     this.revisions = revisions;
@@ -76,6 +80,17 @@ public class BenchController {
     return "bench";
   }
 
+  /** Where the caret goes in words that are typed on the sheet. */
+  @GetMapping(path = "/caret", produces = "application/json")
+  @ResponseBody
+  String caret(
+      @PathVariable Long id,
+      @RequestParam String piece,
+      @RequestParam(defaultValue = "outside") String side,
+      Viewer viewer) {
+    return carets.json(benching.of(covers.edition(id), Benching.side(side), viewer), piece);
+  }
+
   /** One change, as {@link app.reglet.core.edit.EditReader} reads it. */
   @PostMapping("/edits")
   String edit(
@@ -89,6 +104,9 @@ public class BenchController {
     Map<String, String> fields = new java.util.HashMap<>();
     sent.forEach((name, values) -> fields.put(name, values.get(values.size() - 1)));
     Benching.Changed changed = benching.edit(id, base, fields, viewer);
+    if (fields.containsKey("caret")) {
+      model.addAttribute("caret", carets.json(changed.after(), fields.get("caret")));
+    }
     return answer(
         changed, chosen(changed, fields), fields.containsKey("stay"), seen, model, response);
   }

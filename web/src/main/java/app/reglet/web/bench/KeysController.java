@@ -24,6 +24,7 @@ public class KeysController {
               List.of(
                   new Key("Tab, Shift Tab", "goes to the next piece, to the one before"),
                   new Key("Enter or Space", "takes the piece in the hand"),
+                  new Key("Enter again", "types in words, where they stand; Escape ends it"),
                   new Key("Shift Enter", "puts it to those in the hand, or takes it out"),
                   new Key("Escape", "ends sizing or turning; else lets go of what is in the hand"),
                   new Key("arrows", "move by 0.5 mm, with Shift by 5 mm"),
