@@ -185,14 +185,20 @@ function selected(f) {
 }
 
 function draw() {
-  document.getElementById("caret")?.remove();
   const f = field();
-  if (!of || !f || !piece(of)) return;
+  if (!of || !f || !piece(of)) {
+    document.getElementById("caret")?.remove();
+    return;
+  }
+  let g = document.getElementById("caret");
+  if (!g) {
+    g = element("g", { id: "caret" }, element("path", { class: "selection" }), element("line", { class: "under" }), element("line", { class: "stroke" }));
+    sheet().append(g);
+  }
   const [x1, y1, x2, y2] = caretAt(f);
-  sheet().append(element("g", { id: "caret", "data-at": focus(f) },
-    element("path", { class: "selection", d: selected(f) }),
-    element("line", { class: "under", x1, y1, x2, y2 }),
-    element("line", { class: "stroke", x1, y1, x2, y2 })));
+  g.dataset.at = focus(f);
+  g.querySelector(".selection").setAttribute("d", selected(f));
+  for (const line of g.querySelectorAll("line")) for (const [k, v] of Object.entries({ x1, y1, x2, y2 })) line.setAttribute(k, v);
 }
 
 document.addEventListener("bench:caret", (e) => {

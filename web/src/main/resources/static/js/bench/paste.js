@@ -16,7 +16,9 @@ function read(node, as, out) {
     out.push({ break: true });
     return;
   }
-  const { fontStyle, fontWeight, whiteSpace } = node.style ?? {};
+  const style = node.getAttribute("style") ?? ""; // the page's policy keeps it from being applied
+  const said = (name) => new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([\\w-]+)`, "i").exec(style)?.[1].toLowerCase();
+  const [fontStyle, fontWeight, whiteSpace] = ["font-style", "font-weight", "white-space"].map(said);
   const now = { ...as };
   if (["I", "EM", "CITE", "DFN", "VAR"].includes(node.tagName)) now.italic = true;
   if (["B", "STRONG"].includes(node.tagName)) now.bold = true;

@@ -16,6 +16,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 
@@ -260,11 +261,11 @@ public final class Editing implements Edit.Visitor<Design> {
       }
       if (w.text().length() > DesignLimits.LONGEST_TEXT) {
         throw new Refusal(
-            "These are "
-                + w.text().length()
-                + " characters; a piece holds at most "
-                + DesignLimits.LONGEST_TEXT
-                + ".");
+            String.format(
+                Locale.ROOT,
+                "These are %,d characters; a piece holds at most %,d: what you typed is still here, and what is on the cover stays until it is shorter.",
+                w.text().length(),
+                DesignLimits.LONGEST_TEXT));
       }
     }
     return content;
