@@ -102,6 +102,14 @@ document.addEventListener("input", (e) => {
   take(e.target);
 }, true);
 
+// a fact has no marks of emphasis: what is typed into it is what it says
+document.addEventListener("beforeinput", (e) => {
+  if (!of || !fact || "prose" in fact || e.target !== field() || e.target.id !== "w-text" || !/[*_\\]/.test(e.data ?? "")) return;
+  e.preventDefault();
+  e.target.setRangeText(escaped(e.data), e.target.selectionStart, e.target.selectionEnd, "end");
+  e.target.dispatchEvent(new Event("input", { bubbles: true }));
+});
+
 // ---- where the caret is
 
 const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().getScreenCTM().inverse());

@@ -57,7 +57,7 @@ async function bring(files) {
 function sift() {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const seen = new Set();
-  for (const section of leaf().querySelectorAll("section:not(#own-fonts)")) {
+  for (const section of leaf().querySelectorAll("section")) {
     let some = false;
     for (const row of section.querySelectorAll(".family")) {
       row.hidden = !words.every((w) => row.dataset.found.includes(w));

@@ -5,11 +5,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /** What a person does in Reglet, in their own words. */
@@ -71,7 +74,7 @@ final class Desk {
   /** Types into a field, key by key, as hands do; waits until it is saved. */
   Desk type(String field, String text) {
     Locator input = page.locator("#" + field);
-    page.waitForResponse(
+    awaited(
         r ->
             r.url().endsWith("/docket")
                 && r.request().method().equals("POST")
@@ -104,8 +107,21 @@ final class Desk {
     return false;
   }
 
+  /** Waits for an answer; where none comes, it is told what the page was at. */
+  private void awaited(Predicate<Response> answer, Runnable action) {
+    try {
+      page.waitForResponse(answer, action);
+    } catch (TimeoutError e) {
+      throw new AssertionError(
+          "no answer; the page is at "
+              + page.evaluate(
+                  "() => { const f = document.getElementById('docket'); const d = f?.['htmx-internal-data'] ?? {}; return JSON.stringify({ at: location.href, focus: document.activeElement.id, says: document.activeElement.value, saved: document.getElementById('saved')?.textContent, message: document.getElementById('message')?.textContent, waiting: document.querySelectorAll('.htmx-request').length, xhr: d.xhr ? d.xhr.readyState : null, queued: d.queuedRequests?.length, delayed: d.delayed ?? null, seen: document.visibilityState }); }"),
+          e);
+    }
+  }
+
   Desk choose(String field, String value) {
-    page.waitForResponse(
+    awaited(
         r -> r.url().endsWith("/docket") && r.request().method().equals("POST"),
         () -> page.locator("#" + field).selectOption(value));
     Live.settled(page);

@@ -124,7 +124,7 @@ abstract class Hands {
       if (!leaf.isEmpty()) {
         page.locator(leaf).click();
       }
-      page.locator(selector).click();
+      page.locator(selector).first().click();
     }
 
     @Override
@@ -299,6 +299,12 @@ abstract class Hands {
     void pick(String list, String value) {
       reach(list);
       if (is(list, value)) {
+        return;
+      }
+      if ((boolean) page.locator(list).evaluate("s => 'anew' in s.dataset")) {
+        while (!is(list, value)) { // each entry on the way is answered with another title block
+          desk.does(() -> press(after(list, value) ? "ArrowDown" : "ArrowUp"));
+        }
         return;
       }
       String label =
