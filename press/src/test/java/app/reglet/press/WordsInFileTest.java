@@ -6,6 +6,7 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.svg.ArtworkSvg;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -84,23 +85,9 @@ public class WordsInFileTest {
   @Test
   public void wordsStandInTheFileWhereTheDisplayListHasThem() {
     Artwork art = golden("typesetting");
-    String found = Tool.ok("pdftotext", "-bbox", "-enc", "UTF-8", pdf(art).toString(), "-");
     List<double[]> at = new ArrayList<>();
     List<String> texts = new ArrayList<>();
-    Matcher m =
-        Pattern.compile(
-                "<word xMin=\"([\\d.]+)\" yMin=\"([\\d.]+)\" xMax=\"([\\d.]+)\" yMax=\"([\\d.]+)\">(.*?)</word>")
-            .matcher(found);
-    while (m.find()) {
-      at.add(
-          new double[] {
-            Double.parseDouble(m.group(1)) * 25.4 / 72,
-            Double.parseDouble(m.group(2)) * 25.4 / 72,
-            Double.parseDouble(m.group(3)) * 25.4 / 72,
-            Double.parseDouble(m.group(4)) * 25.4 / 72
-          });
-      texts.add(m.group(5).replace("&amp;", "&"));
-    }
+    found(art, at, texts);
     int judged = 0;
     String before = " ";
     for (Mark mark : Specimen.flat(art)) {
@@ -129,6 +116,57 @@ public class WordsInFileTest {
       before = g.text().length() < 8 ? g.text().substring(g.text().length() - 1) : " ";
     }
     assertThat(judged).isGreaterThan(70);
+  }
+
+  /** The words that poppler finds, and where: left, top, right, bottom, mm. */
+  private static void found(Artwork art, List<double[]> at, List<String> texts) {
+    String found = Tool.ok("pdftotext", "-bbox", "-enc", "UTF-8", pdf(art).toString(), "-");
+    Matcher m =
+        Pattern.compile(
+                "<word xMin=\"([\\d.]+)\" yMin=\"([\\d.]+)\" xMax=\"([\\d.]+)\" yMax=\"([\\d.]+)\">(.*?)</word>")
+            .matcher(found);
+    while (m.find()) {
+      at.add(
+          new double[] {
+            Double.parseDouble(m.group(1)) * 25.4 / 72,
+            Double.parseDouble(m.group(2)) * 25.4 / 72,
+            Double.parseDouble(m.group(3)) * 25.4 / 72,
+            Double.parseDouble(m.group(4)) * 25.4 / 72
+          });
+      texts.add(m.group(5).replace("&amp;", "&"));
+    }
+  }
+
+  /** The SVG that the screen shows names each line's place and what it says. */
+  @Test
+  public void linesBeginInTheFileWhereTheScreensSvgHasThem() {
+    Artwork art = golden("typesetting");
+    List<double[]> at = new ArrayList<>();
+    List<String> texts = new ArrayList<>();
+    found(art, at, texts);
+    Matcher line =
+        Pattern.compile(
+                "transform=\"matrix\\(([\\d.-]+) 0\\.0+ -?0\\.0+ [\\d.-]+ ([\\d.-]+) ([\\d.-]+)\\)\"[^>]*data-text=\"([\\p{L}]{3,})[ \"]")
+            .matcher(ArtworkSvg.document(art, null));
+    int judged = 0;
+    while (line.find()) {
+      double x = Double.parseDouble(line.group(2));
+      double y = Double.parseDouble(line.group(3));
+      String word = line.group(4);
+      if (texts.stream().noneMatch(t -> t.startsWith(word))) {
+        continue; // small capitals after a capital: a part of a word
+      }
+      assertThat(IntStream.range(0, at.size()).boxed().toList())
+          .as("%s at %.3f, %.3f mm", word, x, y)
+          .anyMatch(
+              i ->
+                  texts.get(i).startsWith(word)
+                      && Math.abs(at.get(i)[0] - x) < 0.02
+                      && at.get(i)[1] < y
+                      && y < at.get(i)[3] + 0.02);
+      judged++;
+    }
+    assertThat(judged).isGreaterThan(12);
   }
 
   private static int at(Mark.Glyphs g, int character) {

@@ -30,6 +30,22 @@ export function choose(id) {
   return choosing.done;
 }
 
+/** Lines of letters that are drawn as before are not sent again: they are taken over, where they stand now. */
+function keep(g, before) {
+  const places = g.querySelectorAll("[data-keep]");
+  if (!places.length) return;
+  const lines = [...(before?.querySelectorAll("[data-text]") ?? [])];
+  for (const place of places) {
+    const line = lines[place.dataset.keep];
+    if (!line) {
+      location.reload();
+      return;
+    }
+    line.setAttribute("transform", place.getAttribute("transform"));
+    place.replaceWith(line);
+  }
+}
+
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */
 export function arrange() {
   const changed = document.getElementById("changed");
@@ -46,6 +62,7 @@ export function arrange() {
     return;
   }
   for (const [id, g] of came) {
+    keep(g, now.get(id));
     if (now.has(id)) now.get(id).replaceWith(g);
     else artwork.append(g);
     now.set(id, g);

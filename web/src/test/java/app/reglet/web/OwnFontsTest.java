@@ -51,8 +51,18 @@ public class OwnFontsTest {
     desk.page.locator("input[name='axis.wght']").press("Enter");
     assertThat(desk.page.locator("#font-said"))
         .hasText("Inter Weight 645, Slant 0 is among its faces.");
+    desk.page.waitForResponse(
+        r -> r.url().endsWith("/faces/kept") && r.status() == 204,
+        () -> desk.page.locator(".keep[data-family^=own-]").first().click());
+    desk.page.locator("[data-faces=genre]").click();
+    assertThat(desk.page.locator(".face-groups h3").getByText("kept at hand")).isAttached();
+    desk.page.locator("[data-faces=classification]").click();
     desk.does(
-        () -> desk.page.locator(".face-style[aria-label='Inter Weight 645, Slant 0']").click());
+        () ->
+            desk.page
+                .locator(".face-style[aria-label='Inter Weight 645, Slant 0']")
+                .first()
+                .click());
     assertThat(desk.page.locator("#said-face")).hasText("Inter Weight 645, Slant 0");
     desk.page.locator("#font-file").focus();
     desk.page

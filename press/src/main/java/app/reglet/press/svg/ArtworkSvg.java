@@ -13,7 +13,22 @@ public final class ArtworkSvg {
    * @param addresses where a screen finds pictures
    */
   public static String piece(Mark.Group piece, Addresses addresses) {
-    SvgPainter painter = new SvgPainter(addresses, "a-" + piece.name());
+    return piece(piece, addresses, KeptRuns.NONE);
+  }
+
+  /**
+   * A piece for a page that shows another state of it: a line of letters that is drawn there alike
+   * is an empty {@code g} with the number in {@code data-keep} that it has among the elements with
+   * {@code data-text}, and its place.
+   *
+   * @param shown the piece as the page shows it
+   */
+  public static String piece(Mark.Group piece, Addresses addresses, Mark.Group shown) {
+    return piece(piece, addresses, KeptRuns.of(shown));
+  }
+
+  private static String piece(Mark.Group piece, Addresses addresses, KeptRuns kept) {
+    SvgPainter painter = new SvgPainter(addresses, "a-" + piece.name(), kept);
     painter.begin(piece);
     painter.paint(piece.marks());
     painter.end(piece);

@@ -27,11 +27,20 @@ final class SvgPainter implements Painter {
   private final Addresses addresses;
   private final Svg body = new Svg();
   private final SvgDefs defs;
+  private final KeptRuns kept;
 
   /**
    * @param stem begins the name of everything that is named in here, unique on its page
    */
   SvgPainter(Addresses addresses, String stem) {
+    this(addresses, stem, KeptRuns.NONE);
+  }
+
+  /**
+   * @param kept runs of glyphs that are named by their numbers instead of drawn
+   */
+  SvgPainter(Addresses addresses, String stem, KeptRuns kept) {
+    this.kept = kept;
     this.addresses = addresses;
     this.defs = new SvgDefs(addresses, stem);
   }
@@ -90,6 +99,11 @@ final class SvgPainter implements Painter {
     int units = SvgPath.units(g.size());
     double s = g.size() / units;
     t.scale(s, s);
+    int alike = kept.take(g);
+    if (alike >= 0) {
+      body.empty("g", "data-keep", alike, "transform", SvgPath.matrix(t));
+      return;
+    }
     boolean flat = g.fill() instanceof Fill.Flat;
     boolean unseen = g.fill() == null;
     String letters = unseen ? "" : SvgPath.run(g, units);

@@ -75,7 +75,7 @@ public final class Typefaces {
     if (has(face.id())) {
       return;
     }
-    String id = "own-" + family.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
+    String id = "own-" + Integer.toHexString(family.toLowerCase(Locale.ROOT).hashCode());
     List<Family> now = new ArrayList<>();
     List<Typeface> faces = new ArrayList<>(List.of(face));
     for (Family f : shelf.brought()) {

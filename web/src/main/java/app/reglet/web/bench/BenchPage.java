@@ -26,9 +26,11 @@ import app.reglet.web.titles.MeasureLine;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -239,7 +241,15 @@ class BenchPage {
             ? Stream.concat(
                 changed.after().art().orElseThrow().parts().stream().limit(1), others.stream())
             : others.stream();
-    return all.flatMap(p -> p.marks().stream()).map(g -> ArtworkSvg.piece(g, ADDRESSES)).toList();
+    Map<String, Mark.Group> shown = new HashMap<>();
+    changed.before().art().ifPresent(a -> a.marks().forEach(g -> shown.put(g.name(), g)));
+    return all.flatMap(p -> p.marks().stream())
+        .map(
+            g ->
+                shown.containsKey(g.name())
+                    ? ArtworkSvg.piece(g, ADDRESSES, shown.get(g.name()))
+                    : ArtworkSvg.piece(g, ADDRESSES))
+        .toList();
   }
 
   /** A region a piece can hang on, as people say it. */

@@ -96,7 +96,9 @@ final class FaceView {
     List<Group> groups = new ArrayList<>();
     groups.add(new Group("on this cover", used.stream().map(row).toList()));
     put(groups, "go with them", f -> going.contains(f.id()) && !used.contains(f), row);
-    put(groups, "kept at hand", f -> favourites.contains(f.id()), row);
+    List<Family> all =
+        Stream.concat(typefaces.families().stream(), typefaces.brought().stream()).toList();
+    put(groups, "kept at hand", all, f -> favourites.contains(f.id()), row);
     Predicate<Family> here = f -> f.faces().stream().anyMatch(own -> ofTitle.test(own.id()));
     put(groups, "brought with this title", typefaces.brought(), here, row);
     put(groups, "brought with other titles", typefaces.brought(), here.negate(), row);

@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -180,7 +181,11 @@ public class FacesController {
       @CookieValue(name = COOKIE, defaultValue = "") String kept,
       HttpServletResponse response) {
     Set<String> now = read(kept);
-    if (on && typefaces.families().stream().map(Family::id).anyMatch(family::equals)) {
+    boolean here =
+        Stream.concat(typefaces.families().stream(), typefaces.brought().stream())
+            .map(Family::id)
+            .anyMatch(family::equals);
+    if (on && here) {
       now.add(family);
     } else {
       now.remove(family);
