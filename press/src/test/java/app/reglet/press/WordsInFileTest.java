@@ -146,15 +146,18 @@ public class WordsInFileTest {
     found(art, at, texts);
     Matcher line =
         Pattern.compile(
-                "transform=\"matrix\\(([\\d.-]+) 0\\.0+ -?0\\.0+ [\\d.-]+ ([\\d.-]+) ([\\d.-]+)\\)\"[^>]*data-text=\"([\\p{L}]{3,})[ \"]")
+                "transform=\"matrix\\(([\\d.-]+) 0\\.0+ -?0\\.0+ [\\d.-]+ ([\\d.-]+) ([\\d.-]+)\\)\"[^>]*data-text=\"([^\"]*)\"")
             .matcher(ArtworkSvg.document(art, null));
     int judged = 0;
+    String before = " ";
     while (line.find()) {
       double x = Double.parseDouble(line.group(2));
       double y = Double.parseDouble(line.group(3));
-      String word = line.group(4);
-      if (texts.stream().noneMatch(t -> t.startsWith(word))) {
-        continue; // small capitals after a capital: a part of a word
+      String word = line.group(4).replaceAll("\\P{L}.*", "");
+      boolean begins = !Character.isLetter(before.charAt(before.length() - 1));
+      before = " " + line.group(4);
+      if (word.length() < 3 || !begins) {
+        continue; // small letters after a capital begin no word
       }
       assertThat(IntStream.range(0, at.size()).boxed().toList())
           .as("%s at %.3f, %.3f mm", word, x, y)
@@ -166,7 +169,7 @@ public class WordsInFileTest {
                       && y < at.get(i)[3] + 0.02);
       judged++;
     }
-    assertThat(judged).isGreaterThan(12);
+    assertThat(judged).isGreaterThan(10);
   }
 
   private static int at(Mark.Glyphs g, int character) {
