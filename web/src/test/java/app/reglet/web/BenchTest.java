@@ -105,10 +105,10 @@ public class BenchTest {
           desk.page.keyboard().press("ArrowDown");
           desk.page.keyboard().press("Shift+ArrowDown");
         });
-    assertThat(desk.box("title")[1]).isCloseTo(before[1] + 6, within(0.001));
+    desk.untilTop("title", before[1] + 6); // on a slow machine the three are two changes
     assertThat(hold(desk, "title")).isFocused();
     desk.does(() -> desk.page.keyboard().press("ArrowUp"));
-    assertThat(desk.box("title")[1]).isCloseTo(before[1] + 5.5, within(0.001));
+    desk.untilTop("title", before[1] + 5.5);
     desk.does(() -> desk.page.keyboard().press("Control+z"));
     assertThat(desk.box("title")[1]).isCloseTo(before[1] + 6, within(0.001));
     hold(desk, "title").focus();

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitUntilState;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +34,9 @@ final class Desk {
     page.getByLabel("Title", new Page.GetByLabelOptions().setExact(true)).fill(title);
     page.getByLabel("Author").fill(author);
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make title")).click();
-    page.waitForURL(Pattern.compile(".*/editions/\\d+/docket"));
+    page.waitForURL(
+        Pattern.compile(".*/editions/\\d+/docket"),
+        new Page.WaitForURLOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));
     return this;
   }
 
@@ -174,6 +177,14 @@ final class Desk {
             piece);
     return ((java.util.List<?>) box)
         .stream().mapToDouble(n -> ((Number) n).doubleValue()).toArray();
+  }
+
+  /** Waits until a piece is so far down on the sheet, mm. */
+  void untilTop(String piece, double top) {
+    page.waitForFunction(
+        "([id, top]) => Math.abs(JSON.parse(document.getElementById('model').textContent).pieces.find(p => p.id === id).box[1] - top) < 0.001",
+        List.of(piece, top));
+    Live.settled(page);
   }
 
   String text(String selector) {

@@ -69,11 +69,19 @@ final class PdfWalk {
     }
   }
 
+  private static void expectPages(int pages) {
+    if (pages > MOST_PAGES) {
+      throw new Refusal(
+          "file", "This PDF has more than " + MOST_PAGES + " pages; no book has as many.");
+    }
+  }
+
   PdfFacts facts(int bytes) {
     COSDictionary root =
         document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.PAGES);
     Deque<Node> open = new ArrayDeque<>();
     if (root != null) {
+      expectPages(root.getInt(COSName.COUNT, 0)); // before they are gone through, if it says so
       open.push(new Node(root, new Inherited(null, null, null, null), 0));
     }
     Page first = null;
@@ -91,10 +99,7 @@ final class PdfWalk {
         push(kids, here, node.depth() + 1, open);
         continue;
       }
-      if (++pages > MOST_PAGES) {
-        throw new Refusal(
-            "file", "This PDF has more than " + MOST_PAGES + " pages; no book has as many.");
-      }
+      expectPages(++pages);
       if (pages == 1) {
         first = PageSizes.of(node.dictionary(), here.media(), here.rotate());
       } else if (pages <= MOST_PAGES_READ

@@ -98,6 +98,7 @@ public class AccessTest {
   private static String address(String pattern) {
     return pattern
         .replace("{id}", pattern.startsWith("/houses/{id}") ? "osier-row" : "1")
+        .replace("{sha}", "0".repeat(64))
         .replace("{piece}", "title");
   }
 
