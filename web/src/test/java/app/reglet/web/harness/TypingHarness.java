@@ -73,12 +73,27 @@ public final class TypingHarness {
     answered(page, () -> page.locator("#w-breaks").selectOption("EVEN", force()));
     page.locator("#w-text").press("Control+End");
     List<Double> ms = new ArrayList<>();
+    List<Double> answers = new ArrayList<>();
+    double bytes = 0;
     for (int i = 0; i < keys; i++) {
+      page.evaluate("() => performance.clearResourceTimings()");
       page.evaluate("watch => { window.took = eval(watch)(); }", WATCH);
       page.keyboard().press("x");
       ms.add(((Number) page.evaluate("() => window.took")).doubleValue());
+      List<?> answer =
+          (List<?>)
+              page.evaluate(
+                  "() => { const r = performance.getEntriesByType('resource').filter(e => e.name.endsWith('/edits')).pop(); return [r.responseEnd - r.requestStart, r.encodedBodySize]; }");
+      answers.add(((Number) answer.get(0)).doubleValue());
+      bytes += ((Number) answer.get(1)).doubleValue();
     }
     ms.sort(null);
+    answers.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "its answer: median %.0f ms, %.0f bytes as sent%n",
+        answers.get(answers.size() / 2),
+        bytes / keys);
     System.out.printf(
         Locale.ROOT,
         "a key in a text of %d words, from event to frame: median %.0f ms, least %.0f, most %.0f (target 100)%n",
