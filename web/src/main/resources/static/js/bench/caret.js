@@ -1,26 +1,21 @@
 // Words typed where they stand: a field of the title block has the keys, caret and selection are drawn on the sheet.
-import { board, looking, piece, sheet } from "./model.js";
+import { board, chosen, looking, piece, sheet } from "./model.js";
 import { element, hold } from "./overlay.js";
 import { choose, edit, post } from "./answers.js";
+import { along, caretAt, lineOf, lines, near, nearest, read, selected } from "./lines.js";
 
 let of = ""; // the piece that is typed in
-let lines = [];
 let fact = null; // the fact that its words were of
+let said = null; // what they say instead, since somebody typed
 let wanted = null; // the point that arrows up and down keep to
 let pulling = null;
 let taking = null; // what was typed last in words that are being made their own
+let after = null; // what waits until they are
 
 const field = () => document.getElementById("w-text") ?? document.getElementById("w-says");
 const question = () => document.getElementById("ask-typed");
 const escaped = (text) => text.replace(/[*_\\]/g, "\\$&");
 const plain = (text) => text.replace(/\\([*_\\])/g, "$1");
-
-function read(json) {
-  lines = json.map((l) => {
-    const i = Array.isArray(l.i) ? l.i : l.x.map((_, k) => l.i + k);
-    return { m: new DOMMatrix(l.m), u: l.u, d: l.d, i, x: l.x };
-  });
-}
 
 /** Puts the caret into words: where somebody pointed, else all of them are selected. */
 export async function start(id, e) {
@@ -30,11 +25,12 @@ export async function start(id, e) {
   if (!f || f.readOnly) return;
   const query = new URLSearchParams({ piece: id, side: board().dataset.side });
   const answer = await fetch(`${board().dataset.bench}/caret?${query}`, { headers: { "HX-Request": "true" } });
-  if (!answer.ok || !f.isConnected) return;
+  if (!answer.ok || !f.isConnected || chosen() !== id) return;
   read(await answer.json());
   of = id;
   board().dataset.caret = id;
   fact = f.id === "w-says" ? { ...f.dataset } : null;
+  said = null;
   document.body.classList.add("typing-words");
   f.focus({ preventScroll: true });
   const at = e ? nearest(toMm(e)) : null;
@@ -42,13 +38,20 @@ export async function start(id, e) {
   draw();
 }
 
+/** Whether a short fact is typed, which has no marks of emphasis and no lines. */
+export const literal = () => Boolean(of && fact && !("prose" in fact));
+
 function stop(back) {
+  if (taking !== null) {
+    after = () => stop(back);
+    return;
+  }
   const was = of;
   of = "";
   delete board().dataset.caret;
   document.body.classList.remove("typing-words");
   document.getElementById("caret")?.remove();
-  if (fact && field()?.id === "w-text") ask(was);
+  if (fact && said !== null) ask(was);
   else if (back) hold(was)?.focus({ preventScroll: true });
 }
 
@@ -57,7 +60,7 @@ function stop(back) {
 let asked = null;
 
 function ask(id) {
-  asked = { id, fact };
+  asked = { id, fact, text: said };
   fact = null;
   document.getElementById("ask-typed-what").textContent = `Change the book’s ${asked.fact.fact}, wherever it stands, or only these words?`;
   document.getElementById("typed-fact").textContent = `The book’s ${asked.fact.fact}`;
@@ -66,45 +69,50 @@ function ask(id) {
 }
 
 async function answered(how) {
-  const { id, fact: of } = asked;
-  const prose = "prose" in of;
-  const text = field()?.id === "w-text" ? field().value : of.said;
+  const { id, fact: told, text } = asked;
   asked = null;
   question().hidden = true;
-  if (how !== "here") await edit("set", { piece: id, source: of.fact });
-  if (how === "fact") await post("/fact", { fact: of.fact, said: of.said, text: prose ? text : plain(text), piece: id });
+  if (how === "not") await edit("set", { piece: id, source: told.fact });
+  if (how === "fact") await post("/fact", { fact: told.fact, said: told.said, text: "prose" in told ? text : plain(text), piece: id, typed: "true" });
   hold(id)?.focus({ preventScroll: true });
 }
 
 /** Words of a fact become the place's own with the first key; what is typed meanwhile goes after it. */
 async function take(f) {
-  const prose = "prose" in f.dataset;
+  const id = of;
+  const written = (text) => ("prose" in f.dataset ? text : escaped(text));
   const first = taking === null;
   taking = { text: f.value, from: f.selectionStart, to: f.selectionEnd };
   if (!first) return;
   const sent = f.value;
-  await edit("set", { piece: of, source: "own", literal: "on", text: sent });
-  const now = field();
+  await edit("set", { piece: id, source: "own", literal: "on", text: sent });
   const { text, from, to } = taking;
-  taking = null;
-  if (now?.id !== "w-text") return; // it was refused
-  const place = (i) => (prose ? i : escaped(text.slice(0, i)).length);
-  now.focus({ preventScroll: true });
-  if (text !== sent) now.value = prose ? text : escaped(text);
-  now.setSelectionRange(place(from), place(to));
-  if (text !== sent) now.dispatchEvent(new Event("input", { bubbles: true }));
-  draw();
+  const then = after;
+  taking = after = null;
+  const now = chosen() === id ? field() : null;
+  if (now?.id !== "w-says") said = written(text); // else it was refused
+  if (now?.id === "w-text") {
+    now.focus({ preventScroll: true });
+    now.value = said;
+    now.setSelectionRange(written(text.slice(0, from)).length, written(text.slice(0, to)).length);
+  }
+  if (said !== null && text !== sent) edit("set", { piece: id, text: said, stay: "yes" });
+  if (then) then();
+  else draw();
 }
 
 document.addEventListener("input", (e) => {
-  if (!of || e.target !== field() || e.target.id !== "w-says") return;
-  e.stopPropagation();
-  take(e.target);
+  if (!of || !fact || e.target !== field()) return;
+  if (e.target.id === "w-text") said = e.target.value;
+  else {
+    e.stopPropagation();
+    take(e.target);
+  }
 }, true);
 
 // a fact has no marks of emphasis: what is typed into it is what it says
 document.addEventListener("beforeinput", (e) => {
-  if (!of || !fact || "prose" in fact || e.target !== field() || e.target.id !== "w-text" || !/[*_\\]/.test(e.data ?? "")) return;
+  if (!literal() || e.target !== field() || e.target.id !== "w-text" || !/[*_\\]/.test(e.data ?? "")) return;
   e.preventDefault();
   e.target.setRangeText(escaped(e.data), e.target.selectionStart, e.target.selectionEnd, "end");
   e.target.dispatchEvent(new Event("input", { bubbles: true }));
@@ -113,32 +121,6 @@ document.addEventListener("beforeinput", (e) => {
 // ---- where the caret is
 
 const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().getScreenCTM().inverse());
-
-/** The line that a place in the text is on. */
-function lineOf(index) {
-  let found = lines[0];
-  for (const l of lines) if (l.i[0] <= index) found = l;
-  return found;
-}
-
-function along(line, index) {
-  let k = line.i.findIndex((i) => i >= index);
-  if (k < 0) k = line.i.length - 1;
-  return line.x[k];
-}
-
-/** How far a point is from a line's letters, and the place in the text next to it. */
-function near(line, p) {
-  const q = p.matrixTransform(line.m.inverse());
-  const [least, most] = [Math.min(...line.x), Math.max(...line.x)];
-  const k = line.x.reduce((best, x, i) => (Math.abs(x - q.x) < Math.abs(line.x[best] - q.x) ? i : best), 0);
-  return { away: Math.hypot(Math.max(0, least - q.x, q.x - most), 3 * Math.max(0, -line.u - q.y, q.y - line.d)), index: line.i[k] };
-}
-
-function nearest(p) {
-  const all = lines.map((l) => near(l, p)).sort((a, b) => a.away - b.away);
-  return all[0]?.index ?? 0;
-}
 
 function inside(p) {
   const c = piece(of)?.corners;
@@ -161,37 +143,6 @@ function select(f, from, to) {
   draw();
 }
 
-/** The caret as two points on the sheet; after line breaks at the end it is under the last line. */
-function caretAt(f) {
-  const index = focus(f);
-  if (!lines.length) {
-    const [x, y, , , x2, y2] = piece(of).corners;
-    return [x, y, x, Math.min(y + 6, y2 || y + 6)];
-  }
-  const line = lineOf(index);
-  const last = line.i[line.i.length - 1];
-  const below = line === lines[lines.length - 1] && index > last ? f.value.slice(last, index).split("\n").length - 1 : 0;
-  const before = lines[lines.length - 2];
-  const step = before ? Math.hypot(line.m.e - before.m.e, line.m.f - before.m.f) : 1.2 * (line.u + line.d);
-  const x = below ? line.x[0] : along(line, index);
-  const [a, b] = [new DOMPoint(x, -line.u + below * step), new DOMPoint(x, line.d + below * step)].map((q) => q.matrixTransform(line.m));
-  return [a.x, a.y, b.x, b.y];
-}
-
-function selected(f) {
-  const quads = [];
-  for (const l of lines) {
-    for (let k = 0; k + 1 < l.i.length; k++) {
-      const on = l.i[k] >= f.selectionStart && l.i[k] < f.selectionEnd && Math.abs(l.x[k + 1] - l.x[k]) < 3 * (l.u + l.d);
-      if (!on) continue;
-      const [a, b] = [l.x[k], l.x[k + 1]];
-      const p = [[a, -l.u], [b, -l.u], [b, l.d], [a, l.d]].map(([x, y]) => new DOMPoint(x, y).matrixTransform(l.m));
-      quads.push("M" + p.map((q) => `${q.x.toFixed(3)} ${q.y.toFixed(3)}`).join("L") + "Z");
-    }
-  }
-  return quads.join("");
-}
-
 function draw() {
   const f = field();
   if (!of || !f || !piece(of)) {
@@ -203,9 +154,9 @@ function draw() {
     g = element("g", { id: "caret" }, element("path", { class: "selection" }), element("line", { class: "under" }), element("line", { class: "stroke" }));
     sheet().append(g);
   }
-  const [x1, y1, x2, y2] = caretAt(f);
+  const [x1, y1, x2, y2] = caretAt(focus(f), f.value, piece(of).corners);
   g.dataset.at = focus(f);
-  g.querySelector(".selection").setAttribute("d", selected(f));
+  g.querySelector(".selection").setAttribute("d", selected(f.selectionStart, f.selectionEnd));
   for (const line of g.querySelectorAll("line")) for (const [k, v] of Object.entries({ x1, y1, x2, y2 })) line.setAttribute(k, v);
 }
 
@@ -252,10 +203,10 @@ document.addEventListener("pointerup", () => (pulling = null), true);
 // ---- by keys
 
 function upOrDown(f, by) {
-  const n = lines.indexOf(lineOf(focus(f)));
-  const to = lines[n + by];
+  const line = lineOf(focus(f));
+  const to = lines[lines.indexOf(line) + by];
   if (!to) return by < 0 ? 0 : f.value.length;
-  wanted ??= new DOMPoint(along(lines[n], focus(f)), 0).matrixTransform(lines[n].m);
+  wanted ??= new DOMPoint(along(line, focus(f)), 0).matrixTransform(line.m);
   return near(to, wanted).index;
 }
 
@@ -275,20 +226,20 @@ function emphasise(f, mark) {
 document.addEventListener("keydown", (e) => {
   if (!of || e.target !== field()) return;
   const f = e.target;
-  const line = lines.length ? lineOf(focus(f)) : null;
+  const line = lineOf(focus(f));
   const to = (index) => {
     select(f, e.shiftKey ? anchor(f) : index, index);
     e.preventDefault();
   };
   if (!["ArrowUp", "ArrowDown"].includes(e.key)) wanted = null;
-  if (e.key === "Escape" || (e.key === "Enter" && fact && !("prose" in fact) && !e.shiftKey)) {
+  if (e.key === "Escape" || (e.key === "Enter" && literal())) {
     e.preventDefault();
     stop(true);
   } else if (line && e.key === "ArrowUp") to(upOrDown(f, -1));
   else if (line && e.key === "ArrowDown") to(upOrDown(f, 1));
   else if (line && e.key === "Home" && !e.ctrlKey) to(line.i[0]);
   else if (line && e.key === "End" && !e.ctrlKey) to(line.i[line.i.length - 1]);
-  else if ((e.ctrlKey || e.metaKey) && ["i", "b"].includes(e.key) && (f.id === "w-text" || "prose" in f.dataset)) {
+  else if ((e.ctrlKey || e.metaKey) && ["i", "b"].includes(e.key) && !literal()) {
     e.preventDefault();
     emphasise(f, e.key === "i" ? "*" : "**");
   } else return;

@@ -1,4 +1,5 @@
 // Pasted text keeps its paragraphs and its emphasis, as stars, and nothing else of what it looked like.
+import { literal } from "./caret.js";
 
 const BLOCKS = new Set(["P", "DIV", "LI", "UL", "OL", "BLOCKQUOTE", "H1", "H2", "H3", "H4", "H5", "H6", "TR", "SECTION", "ARTICLE", "PRE"]);
 const UNSEEN = new Set(["STYLE", "SCRIPT", "TITLE", "META", "LINK", "HEAD"]);
@@ -60,10 +61,11 @@ export function text(html) {
 document.addEventListener("paste", (e) => {
   const field = e.target;
   if (!field.matches?.("#w-text, #w-says")) return;
-  const prose = field.id === "w-text" || "prose" in field.dataset;
+  const prose = !literal() && (field.id === "w-text" || "prose" in field.dataset);
   const html = e.clipboardData.getData("text/html");
   const as = e.clipboardData.getData("text/plain").replace(/\r\n?/g, "\n");
-  const pasted = !prose ? as.replace(/\s*\n\s*/g, " ").trim() : html ? text(html) : as;
+  const flat = as.replace(/\s*\n\s*/g, " ").trim();
+  const pasted = prose ? (html ? text(html) : as) : field.id === "w-text" ? marked(flat) : flat;
   e.preventDefault();
   field.setRangeText(pasted, field.selectionStart, field.selectionEnd, "end");
   field.dispatchEvent(new Event("input", { bubbles: true }));

@@ -86,6 +86,57 @@ public class TypedTest {
     says(desk, "title", "Neap");
   }
 
+  /** The next piece is clicked before the question is answered, and right after the one key. */
+  @Test
+  public void theQuestionIsAboutWhatWasTypedWhateverIsInTheHandByThen() {
+    Desk desk = Desk.atBench("Ebb", "").layout("Ledger");
+    typeIn(desk, "title", 0.99, 0.1);
+    desk.page.keyboard().press("Control+End");
+    double[] author = at(desk, "author", 0.5, 0.5);
+    desk.page.keyboard().type("s");
+    desk.page.mouse().click(author[0], author[1]);
+    assertThat(desk.page.locator("#ask-typed")).isVisible();
+    assertThat(desk.page.locator("#block-name")).hasText("Author");
+    desk.page.waitForNavigation(() -> desk.page.locator("#typed-fact").click());
+    assertThat(desk.page.locator("header")).containsText("Ebbs");
+    says(desk, "title", "Ebbs");
+    says(desk, "spine-title", "Ebbs");
+    says(desk, "author", "Edda Marsh");
+    assertThat(desk.page.locator("#w-says")).hasValue("Ebbs");
+  }
+
+  @Test
+  public void whatTheBookCantSayStaysOnTheCoverAsItWasTyped() {
+    Desk desk = Desk.atBench("Neap", "").layout("Ledger");
+    typeIn(desk, "title", 0.5, 0.1);
+    desk.page.keyboard().press("Control+a");
+    desk.page.keyboard().insertText("N".repeat(600));
+    assertThat(desk.page.locator("#w-text")).hasValue("N".repeat(600));
+    desk.page.keyboard().press("Enter");
+    desk.does(() -> desk.page.locator("#typed-fact").click(), 400);
+    assertThat(desk.page.locator("#message")).containsText("the title holds at most");
+    desk.page.reload();
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    assertThat(desk.page.locator("#w-text")).hasValue("N".repeat(600));
+    assertThat(desk.page.locator("header")).containsText("Neap");
+  }
+
+  @Test
+  public void textPastedIntoAFactIsPlain() {
+    Desk desk = Desk.atBench("Spring", "").layout("Ledger");
+    typeIn(desk, "title", 0.5, 0.1);
+    desk.page.keyboard().press("Control+a");
+    desk.does(() -> desk.page.keyboard().type("S"));
+    desk.page.keyboard().press("Control+a");
+    desk.does(() -> paste(desk.page, "<p><i>Spring</i> 5*6</p><p>tides</p>"));
+    assertThat(desk.page.locator("#w-text")).hasValue("Spring 5\\*6 tides");
+    desk.page.keyboard().press("Control+i");
+    assertThat(desk.page.locator("#w-text")).hasValue("Spring 5\\*6 tides");
+    desk.page.keyboard().press("Enter");
+    desk.page.waitForNavigation(() -> desk.page.keyboard().press("Enter"));
+    assertThat(desk.page.locator("header")).containsText("Spring 5*6 tides");
+  }
+
   @Test
   public void caretAndSelectionGoByTheLettersWithKeysAlone() {
     Desk desk = ownWords("Keys", "First line\nsecond line");
@@ -166,7 +217,7 @@ public class TypedTest {
 
   private static void paste(Page page, String html) {
     page.evaluate(
-        "html => { const d = new DataTransfer(); d.setData('text/html', html); d.setData('text/plain', 'plain'); document.getElementById('w-text').dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }",
+        "html => { const d = new DataTransfer(); d.setData('text/html', html); d.setData('text/plain', html.replace(/<\\/p><p>/g, '\\n').replace(/<[^>]*>/g, '')); document.getElementById('w-text').dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true })); }",
         html);
   }
 

@@ -127,6 +127,16 @@ public record Composition(Ground ground, Map<PanelKind, Ground> parts, List<Piec
     return withPieces(more);
   }
 
+  /** Whether a piece is a part of a group whose pieces stand in one line. */
+  public boolean isInRow(String id) {
+    return all()
+        .anyMatch(
+            p ->
+                p.content() instanceof Content.Group g
+                    && g.row() != null
+                    && g.pieces().stream().anyMatch(m -> m.id().equals(id)));
+  }
+
   /** With a piece changed, wherever it is. */
   public Composition changed(String id, UnaryOperator<Piece> how) {
     return withPieces(changed(pieces, id, how));

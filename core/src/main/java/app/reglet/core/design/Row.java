@@ -9,6 +9,11 @@ package app.reglet.core.design;
  *     as large as each is set, and smaller together where the line is too short for that
  */
 public record Row(Run run, boolean largest) {
+  /**
+   * The least gap between parts, in ems of the largest words: common practice, no single source.
+   */
+  public static final double LEAST_GAP = 0.5;
+
   /** Which way a line runs. */
   public enum Run {
     /** As the house has words run on spines. */

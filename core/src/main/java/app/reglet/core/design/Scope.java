@@ -3,7 +3,6 @@ package app.reglet.core.design;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
-import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Regions;
 import app.reglet.core.wrap.Wrap;
 import java.math.BigInteger;
@@ -35,12 +34,7 @@ public record Scope(Regions regions, Size natural, Box actual, Turns turns) {
   /** The scope of a group's pieces. */
   public Scope inside(Piece group, Content.Group content, Box box) {
     Size size = content.natural();
-    Box whole = new Box(Length.ZERO, Length.ZERO, size.width(), size.height());
-    return new Scope(
-        region -> region.equals(Region.GROUP) ? Optional.of(whole) : Optional.empty(),
-        size,
-        box,
-        turns.then(group.placement()));
+    return new Scope(Regions.ofGroup(size), size, box, turns.then(group.placement()));
   }
 
   /** By how much type is larger here than it was set. */

@@ -4,7 +4,6 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.design.Anchors;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
@@ -18,6 +17,7 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Regions;
 import app.reglet.core.wrap.Wrap;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +25,8 @@ import java.util.Locale;
 import java.util.Optional;
 
 /**
- * Makes the spine one line of parts: the loose words that stand there, as they are set, and those
- * of author, title and imprint that are lacking.
+ * Makes the spine one line of parts: the loose words and ornaments that stand there, as they are,
+ * and words of author, title and imprint where they are lacking.
  */
 final class AddingLine {
   private static final List<Fact> PARTS = List.of(Fact.AUTHOR, Fact.TITLE, Fact.IMPRINT);
@@ -55,12 +55,15 @@ final class AddingLine {
     Composition all = design.side(side);
     List<Piece> there = all.pieces().stream().filter(this::isOnSpine).toList();
     List<Piece> parts = new ArrayList<>();
+    Design with = design; // what was made already has its id
     for (Fact fact : PARTS) {
       Optional<Piece> words = there.stream().filter(p -> fact(p) == fact).findFirst();
       if (words.isPresent()) {
         parts.add(words.get());
       } else if (!book.text(fact).isBlank()) {
-        parts.add(fresh(fact, parts.size(), there, safe));
+        Piece made = fresh(fact, with, there, safe);
+        with = with.changed(side, c -> c.plus(made));
+        parts.add(made);
       }
     }
     // what else stands there goes before the imprint
@@ -84,39 +87,38 @@ final class AddingLine {
   }
 
   private boolean isOnSpine(Piece p) {
-    return p.content() instanceof Words
+    return (p.content() instanceof Words || p.content() instanceof Content.Ornament)
         && p.anchors().across().region().panel() == PanelKind.SPINE
         && p.placement().isUpright()
         && p.anchors().on(wrap).isPresent();
   }
 
   private static Fact fact(Piece p) {
-    return ((Words) p.content()).fact();
+    return p.content() instanceof Words w ? w.fact() : null;
   }
 
   /** Words as the first are set that stand there. */
-  private Piece fresh(Fact fact, int number, List<Piece> there, Box safe) {
+  private Piece fresh(Fact fact, Design with, List<Piece> there, Box safe) {
     Length size = Length.pt("22").min(safe.width().times(THIRDS).dividedBy(3));
+    Words plain =
+        Words.of(fact, "", room.face(), size, room.ink())
+            .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.CAPITALS);
     Words words =
-        there.isEmpty()
-            ? Words.of(fact, "", room.face(), size, room.ink())
-                .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.CAPITALS)
-            : like((Words) there.get(0).content(), fact);
-    String name = "Spine " + fact.title().toLowerCase(Locale.ROOT);
-    String id = design.freeId("words");
-    int next = Integer.parseInt(id.substring("words-".length())) + number;
-    return new Piece("words-" + next, name, Anchors.filling(Region.safe(PanelKind.SPINE)), words);
-  }
-
-  private static Words like(Words other, Fact fact) {
-    return Words.of(fact, "", other.type().face(), other.type().size(), new Colour.Rgb(0))
-        .withType(other.type())
-        .withSetting(other.setting())
-        .withPaint(other.paint());
+        there.stream()
+            .map(Piece::content)
+            .filter(Words.class::isInstance)
+            .map(Words.class::cast)
+            .findFirst()
+            .map(w -> plain.withType(w.type()).withSetting(w.setting()).withPaint(w.paint()))
+            .orElse(plain);
+    return new Piece(
+        with.freeId("words"),
+        "Spine " + fact.title().toLowerCase(Locale.ROOT),
+        Anchors.filling(Region.safe(PanelKind.SPINE)),
+        words);
   }
 
   private List<Piece> inside(List<Piece> parts, Box safe) {
-    Box whole = new Box(Length.ZERO, Length.ZERO, safe.width(), safe.height());
     return parts.stream()
         .map(
             p ->
@@ -129,7 +131,7 @@ final class AddingLine {
                             .on(wrap)
                             .orElse(safe)
                             .moved(safe.x().negate(), safe.y().negate()),
-                        r -> r.equals(Region.GROUP) ? Optional.of(whole) : Optional.empty())))
+                        Regions.ofGroup(safe.size()))))
         .toList();
   }
 }

@@ -70,22 +70,13 @@ public final class Editing implements Edit.Visitor<Design> {
                     "That piece is not on the cover any more: it was taken off. Undo brings it back."));
   }
 
-  /** A part of a line stands where the others leave it. */
-  private void expectLoose(Piece piece) {
-    boolean inLine =
-        design
-            .side(design.sideOf(piece.id()))
-            .all()
-            .anyMatch(
-                p ->
-                    p.content() instanceof Content.Group g
-                        && g.row() != null
-                        && g.pieces().stream().anyMatch(m -> m.id().equals(piece.id())));
-    if (inLine) {
+  /** A part of a line stands where the others leave it, its words as the line runs. */
+  private void expectNoPart(Piece piece) {
+    if (design.side(design.sideOf(piece.id())).isInRow(piece.id())) {
       throw new Refusal(
           "“"
               + piece.name()
-              + "” stands in a line of parts, which share its length. Arrange it forward or back to change the order, or let the parts of the group lie as they hang.");
+              + "” stands in a line of parts, which share its length: its place follows from theirs. Arrange it forward or back to change the order, or let the parts of the group lie as they hang.");
     }
   }
 
@@ -99,7 +90,7 @@ public final class Editing implements Edit.Visitor<Design> {
   public Design move(Edit.Move e) {
     Design moved = design;
     for (String id : e.pieces()) {
-      expectLoose(piece(id));
+      expectNoPart(piece(id));
       Piece after = placing.moved(piece(id), e.right(), e.down());
       moved = moved.changed(id, p -> after);
     }
@@ -113,11 +104,16 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design place(Edit.Place e) {
+    Piece piece = piece(e.piece());
+    if (e.left().isPresent() || e.top().isPresent() || piece.content() instanceof Words) {
+      expectNoPart(piece); // how large an ornament is in a line is its own affair
+    }
     return with(e.piece(), p -> placing.placed(p, e));
   }
 
   @Override
   public Design turn(Edit.Turn e) {
+    expectNoPart(piece(e.piece()));
     return with(e.piece(), p -> p.withPlacement(p.placement().withAngle(e.angle())));
   }
 
@@ -134,6 +130,7 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design hang(Edit.Hang e) {
+    expectNoPart(piece(e.piece()));
     return with(e.piece(), p -> placing.hung(p, e));
   }
 

@@ -59,8 +59,7 @@ final class Grouping {
     for (int i = 0; i < pieces.size(); i++) {
       Piece p = pieces.get(i);
       if (p.content() instanceof Content.Group g) {
-        Box whole = new Box(Length.ZERO, Length.ZERO, g.natural().width(), g.natural().height());
-        Optional<List<Piece>> inside = among(g.pieces(), lines(whole), meant, way);
+        Optional<List<Piece>> inside = among(g.pieces(), Regions.ofGroup(g.natural()), meant, way);
         if (inside.isPresent()) {
           List<Piece> changed = new ArrayList<>(pieces);
           changed.set(i, p.withContent(g.withPieces(inside.get())));
@@ -69,10 +68,6 @@ final class Grouping {
       }
     }
     return Optional.empty();
-  }
-
-  private static Regions lines(Box whole) {
-    return r -> r.equals(Region.GROUP) ? Optional.of(whole) : Optional.empty();
   }
 
   private static List<Piece> grouped(
@@ -111,7 +106,7 @@ final class Grouping {
   }
 
   private static List<Piece> inside(List<Piece> members, Box box, Regions from) {
-    Regions lines = lines(new Box(Length.ZERO, Length.ZERO, box.width(), box.height()));
+    Regions lines = Regions.ofGroup(box.size());
     return members.stream()
         .map(
             p -> {

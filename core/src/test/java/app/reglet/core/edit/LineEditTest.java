@@ -65,6 +65,32 @@ public class LineEditTest {
     assertThat(after.outside().all().map(Piece::id).toList()).doesNotHaveDuplicates();
   }
 
+  /** Ids that were freed by taking pieces off are taken again, each once. */
+  @Test
+  public void newPartsNeverTakeTheIdOfAPieceThatIsThere() {
+    Typing typing = new Typing(WRAP, BOOK);
+    Design design = Design.EMPTY;
+    for (int i = 0; i < 4; i++) {
+      design = typing.apply(design, "edit", "add", "what", "front:own");
+    }
+    design = typing.apply(design, "edit", "remove", "piece", "words-2");
+    design = typing.apply(design, "edit", "add", "what", "line");
+    assertThat(line(design).pieces()).hasSize(3);
+    assertThat(design.outside().all().map(Piece::id).toList()).doesNotHaveDuplicates();
+  }
+
+  @Test
+  public void anOrnamentOfTheSpineStandsInTheLineBeforeTheImprint() {
+    Typing typing = new Typing(WRAP, BOOK);
+    Design design =
+        typing.apply(
+            Design.EMPTY, "edit", "add", "what", "ornament", "ornament", "leaf", "panel", "spine");
+    String leaf = design.outside().pieces().get(0).id();
+    design = typing.apply(design, "edit", "add", "what", "line");
+    assertThat(line(design).pieces()).extracting(Piece::id).element(2).isEqualTo(leaf);
+    assertThat(line(design).pieces()).hasSize(4);
+  }
+
   @Test
   public void aBookWithoutAnImprintHasALineOfTwoAndOneWithoutAnythingNone() {
     Book noImprint = new Book("Salt", "", "Maren Aldous", "", "", Optional.empty(), "");
@@ -87,6 +113,17 @@ public class LineEditTest {
             () -> typing.apply(design, "edit", "move", "piece", author, "right", "1", "down", "1"))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("stands in a line of parts");
+    for (String[] fields :
+        new String[][] {
+          {"edit", "turn", "piece", author, "angle", "10"},
+          {"edit", "place", "piece", author, "from", "spine.trim", "left", "3"},
+          {"edit", "place", "piece", author, "from", "spine.trim", "width", "3"},
+        }) {
+      assertThatThrownBy(() -> typing.apply(design, fields))
+          .as(fields[1])
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("stands in a line of parts");
+    }
     Design other = typing.apply(design, "edit", "reorder", "piece", author, "by", "1");
     assertThat(facts(line(other))).containsExactly(Fact.TITLE, Fact.AUTHOR, Fact.IMPRINT);
     Design largest = typing.change(design, "set", group, "rowSize", "largest");

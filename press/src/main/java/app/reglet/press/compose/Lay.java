@@ -10,6 +10,7 @@ import app.reglet.core.design.Ground;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
+import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Panel;
@@ -60,6 +61,12 @@ final class Lay {
     this.pictures = pictures;
     this.typefaces = typefaces;
     this.fills = new Fills(design);
+  }
+
+  /** The language that words are in: their own, or the book's. */
+  String language(Words words) {
+    String own = words.setting().language();
+    return own.isEmpty() ? book.further().language() : own;
   }
 
   /** What was laid, as the part of a piece; of the ground when it is null. */

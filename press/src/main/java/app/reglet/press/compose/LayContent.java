@@ -73,7 +73,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             scaled,
             text,
             lay.typefaces,
-            language(words),
+            lay.language(words),
             rect,
             lay.fills.of(words.paint(), rect),
             outline,
@@ -153,11 +153,6 @@ final class LayContent implements Content.Visitor<List<Mark>> {
         .mapToInt(Colour.Solid::inks)
         .max()
         .orElse(0);
-  }
-
-  private String language(Words words) {
-    String own = words.setting().language();
-    return own.isEmpty() ? lay.book.further().language() : own;
   }
 
   private Laid.Face named(Typeface face) {

@@ -1,6 +1,5 @@
 package app.reglet.press.compose;
 
-import app.reglet.core.book.Book;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Content;
@@ -18,11 +17,9 @@ import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Regions;
 import app.reglet.press.type.OneLine;
 import app.reglet.press.type.Typeface;
-import app.reglet.press.type.Typefaces;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Puts the pieces of a group in one line: from the beginning of the box to its end as its words are
@@ -30,29 +27,18 @@ import java.util.Optional;
  * they hang.
  */
 final class PartsInLine {
-  /** The least gap, in ems of the largest words: common practice, no single source. */
-  private static final double LEAST_GAP = 0.5;
-
   private final Size box;
   private final Setting.Direction direction;
   private final boolean fromRight;
   private final double typeScale;
-  private final Book book;
-  private final Typefaces faces;
+  private final Lay lay;
 
-  private PartsInLine(
-      Size box,
-      Setting.Direction direction,
-      boolean fromRight,
-      double typeScale,
-      Book book,
-      Typefaces faces) {
+  private PartsInLine(Size box, Row row, Lay lay, double typeScale) {
     this.box = box;
-    this.direction = direction;
-    this.fromRight = fromRight;
+    this.direction = row.direction(Setting.Direction.onSpines(lay.wrap.rules()));
+    this.fromRight = lay.wrap.spec().turn() == PageTurn.RTL;
     this.typeScale = typeScale;
-    this.book = book;
-    this.faces = faces;
+    this.lay = lay;
   }
 
   /**
@@ -62,13 +48,7 @@ final class PartsInLine {
    */
   static Content.Group of(Content.Group group, Box box, Lay lay, double typeScale) {
     Row row = group.row();
-    if (row == null) {
-      return group;
-    }
-    Setting.Direction way = row.direction(Setting.Direction.onSpines(lay.wrap.rules()));
-    boolean fromRight = lay.wrap.spec().turn() == PageTurn.RTL;
-    return new PartsInLine(box.size(), way, fromRight, typeScale, lay.book, lay.typefaces)
-        .laid(group, row);
+    return row == null ? group : new PartsInLine(box.size(), row, lay, typeScale).laid(group, row);
   }
 
   /**
@@ -76,7 +56,7 @@ final class PartsInLine {
    *
    * @param size of its type, mm; zero for what is no words
    * @param ems length of its ink in ems of that
-   * @param across how many ems it takes across the line
+   * @param across what it takes across the line: in ems, or mm where it is no words
    * @param along its own length, mm, where it is no words
    */
   private record Part(Piece piece, double size, double ems, double across, double along) {
@@ -102,7 +82,7 @@ final class PartsInLine {
   }
 
   private Content.Group laid(Content.Group group, Row row) {
-    Regions natural = lines(group.natural());
+    Regions natural = Regions.ofGroup(group.natural());
     List<Part> all = group.pieces().stream().map(p -> part(p, natural)).toList();
     List<Part> seen = all.stream().filter(Part::isSeen).toList();
     double factor = factor(seen, row.largest());
@@ -120,18 +100,18 @@ final class PartsInLine {
 
   private Part part(Piece piece, Regions natural) {
     if (piece.content() instanceof Words w) {
-      OneLine line = OneLine.of(w, w.on(book), faces, language(w));
-      Typeface face = faces.orStandIn(w.type().face());
+      OneLine line = OneLine.of(w, w.on(lay.book), lay.typefaces, lay.language(w));
+      Typeface face = lay.typefaces.orStandIn(w.type().face());
       double set = w.type().size().toMm() * typeScale;
       double across = across(w, face, line.line().ink());
       double size = w.type().fit() == Type.Fit.SIZE ? set : Math.min(set, breadth() / across);
       return new Part(piece, size, line.line().ink().getWidth(), across, 0);
     }
-    Box own = piece.anchors().on(natural).orElse(whole(box));
+    Box own = piece.anchors().on(natural).orElseThrow();
     double along = (isLevel() ? own.width() : own.height()).toMm();
     double across = (isLevel() ? own.height() : own.width()).toMm();
     double narrower = Math.min(1, breadth() / across);
-    return new Part(piece, 0, 0, 0, along * narrower);
+    return new Part(piece, 0, 0, across * narrower, along * narrower);
   }
 
   /** How many ems across words need: as much on both sides of the middle they are centred by. */
@@ -148,18 +128,12 @@ final class PartsInLine {
     return Math.max(high, ink.getHeight());
   }
 
-  private String language(Words words) {
-    return words.setting().language().isEmpty()
-        ? book.further().language()
-        : words.setting().language();
-  }
-
   /** By how much words are larger than they are set. */
   private double factor(List<Part> parts, boolean largest) {
     double words = parts.stream().mapToDouble(p -> p.ems() * p.size()).sum();
     double gaps =
         Math.max(0, parts.size() - 1)
-            * LEAST_GAP
+            * Row.LEAST_GAP
             * parts.stream().mapToDouble(Part::size).max().orElse(0);
     double others = parts.stream().mapToDouble(Part::along).sum();
     if (words == 0) {
@@ -188,14 +162,15 @@ final class PartsInLine {
             });
     Length to = from.plus(Length.nearMm(Math.max(along, 0.001)));
     boolean words = part.piece().content() instanceof Words;
-    Box there =
-        isLevel()
-            ? Box.between(from, Length.ZERO, to, box.height())
-            : Box.between(Length.ZERO, from, box.width(), to);
+    double across = words ? breadth() : part.across();
+    Length near = Length.nearMm((breadth() - across) / 2);
+    Length far = near.plus(Length.nearMm(across));
+    Box there = isLevel() ? Box.between(from, near, to, far) : Box.between(near, from, far, to);
     Piece piece =
         part.piece()
             .withAnchors(
-                Anchors.hung(Region.GROUP, Span.Hold.START, Span.Hold.START, there, lines(box)));
+                Anchors.hung(
+                    Region.GROUP, Span.Hold.START, Span.Hold.START, there, Regions.ofGroup(box)));
     return words
         ? piece
             .withPlacement(Placement.upright(piece.anchors()))
@@ -217,13 +192,5 @@ final class PartsInLine {
             w.panel(),
             w.through());
     return straight.aligned(Setting.Align.CENTRE, w.setting().vertical());
-  }
-
-  private static Box whole(Size size) {
-    return new Box(Length.ZERO, Length.ZERO, size.width(), size.height());
-  }
-
-  private static Regions lines(Size size) {
-    return r -> r.equals(Region.GROUP) ? Optional.of(whole(size)) : Optional.empty();
   }
 }

@@ -65,7 +65,7 @@ final class Axes {
       }
       String plain = new String(tag, StandardCharsets.ISO_8859_1).strip();
       int name = t.getShort(at + 18) & 0xffff;
-      axes.add(new Axis(plain, names.name(name).orElse(plain), least, usual, most));
+      axes.add(new Axis(plain, names.brief(name).orElse(plain), least, usual, most));
     }
     int first = from + count * size;
     for (int i = 0; i < places; i++) {
@@ -74,7 +74,7 @@ final class Axes {
       for (int a = 0; a < count; a++) {
         place.put(axes.get(a).tag(), t.getInt(at + 4 + a * 4) / FIXED);
       }
-      named.add(new Named(names.name(t.getShort(at) & 0xffff).orElse(""), place));
+      named.add(new Named(names.brief(t.getShort(at) & 0xffff).orElse(""), place));
     }
   }
 

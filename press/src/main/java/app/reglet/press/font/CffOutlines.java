@@ -17,7 +17,12 @@ final class CffOutlines implements Outlines {
   /** A quadratic curve is no farther than this from the cubic one, in ems. */
   private static final double NEAR = 0.0003;
 
-  private final CFFFont font;
+  /** The library keeps every glyph it was asked for; after so many it is asked anew. */
+  private static final int AT_ONCE = 4096;
+
+  private final byte[] table;
+  private CFFFont font;
+  private int asked;
   private final int count;
   private final Advances advances;
   private final double tolerance;
@@ -28,9 +33,13 @@ final class CffOutlines implements Outlines {
     tolerance = NEAR * unitsPerEm;
     count = Advances.glyphs(tables);
     advances = new Advances(tables);
-    byte[] table = tables.bytes("CFF ").orElseThrow();
+    table = tables.bytes("CFF ").orElseThrow();
+    font = parsed();
+  }
+
+  private CFFFont parsed() {
     try {
-      font = new CFFParser().parse(table, () -> table).get(0);
+      return new CFFParser().parse(table, () -> table).get(0);
     } catch (IOException | RuntimeException e) {
       throw Damaged.font("its outlines can't be read.");
     }
@@ -44,6 +53,9 @@ final class CffOutlines implements Outlines {
   @Override
   public Outline glyph(int id) {
     budget.object();
+    if (++asked % AT_ONCE == 0) {
+      font = parsed();
+    }
     try {
       Contours contours = new Contours();
       GeneralPath path = font.getType2CharString(id).getPath();

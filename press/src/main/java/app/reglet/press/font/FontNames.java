@@ -59,6 +59,17 @@ public final class FontNames {
     }
   }
 
+  /** A name that is shown, cut where it is longer than names are. */
+  public Optional<String> brief(int id) {
+    return name(id).map(FontNames::brief);
+  }
+
+  static String brief(String name) {
+    return name.length() > FontLimits.LONGEST_NAME
+        ? name.substring(0, FontLimits.LONGEST_NAME)
+        : name;
+  }
+
   /** A name by its number. */
   public Optional<String> name(int id) {
     return Optional.ofNullable(names.get(id));

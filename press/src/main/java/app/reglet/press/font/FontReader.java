@@ -86,8 +86,20 @@ public final class FontReader {
     try {
       List<FontTables> fonts = tables(file);
       List<One> ones = new ArrayList<>();
+      long glyphs = 0;
       for (FontTables t : fonts) {
         ones.add(one(t));
+        glyphs += Advances.glyphs(t);
+      }
+      if (glyphs > MOST_GLYPHS) {
+        throw new Refusal(
+            "file",
+            String.format(
+                Locale.ROOT,
+                "The collection holds %d fonts with %,d glyphs together; up to %,d can be read at once: bring the fonts you need as files of their own.",
+                fonts.size(),
+                glyphs,
+                MOST_GLYPHS));
       }
       ones.forEach(this::write);
       One first = ones.get(0);
@@ -163,7 +175,7 @@ public final class FontReader {
       notes.add("It has no name in it, so it is called after its file.");
       family = fileName.replaceFirst("\\.[A-Za-z0-9]{1,5}$", "");
     }
-    family = brief(family);
+    family = FontNames.brief(family);
     if (!embedding.allowed()) {
       throw new Refusal("file", embedding.said());
     }
@@ -188,12 +200,6 @@ public final class FontReader {
       notes.add("Its glyphs in several colours are drawn in one.");
     }
     return new One(tables, names, family, embedding, new Axes(tables, names), unitsPerEm);
-  }
-
-  private static String brief(String name) {
-    return name.length() > FontLimits.LONGEST_NAME
-        ? name.substring(0, FontLimits.LONGEST_NAME)
-        : name;
   }
 
   private void write(One font) {
@@ -234,7 +240,7 @@ public final class FontReader {
     budget.expectTime();
     boolean italic = FontStyle.isItalic(font.tables(), place);
     int weight = FontStyle.weight(font.tables(), place);
-    String called = brief(style.isEmpty() ? told(font, place) : style);
+    String called = FontNames.brief(style.isEmpty() ? told(font, place) : style);
     FaceWriter writer =
         new FaceWriter(font.tables(), font.axes(), place, font.unitsPerEm(), budget);
     writer.named(font.names(), font.family(), called, italic);

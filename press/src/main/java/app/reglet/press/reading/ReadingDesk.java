@@ -102,7 +102,11 @@ public final class ReadingDesk {
       }
     } catch (Refusal r) {
       out.put("refused", r.getMessage()).put("field", r.field());
-    } catch (Exception | StackOverflowError | OutOfMemoryError e) {
+    } catch (OutOfMemoryError e) {
+      out.put(
+          "refused",
+          "This file takes more memory to read than one of its size may: make it smaller and try again.");
+    } catch (Exception | StackOverflowError e) {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
     return watch.wasLate() ? Optional.empty() : Optional.of(JSON.writeValueAsString(out));

@@ -22,11 +22,6 @@ public final class BroughtFaces {
     return ID + face.sha().substring(0, SHA_DIGITS);
   }
 
-  /** Whether an id is one of a face that somebody brought. */
-  public static boolean isBrought(String id) {
-    return id.startsWith(ID);
-  }
-
   /**
    * A face.
    *

@@ -87,7 +87,7 @@ final class Features {
       return plain;
     }
     int id = gsub.getShort(feature + parameters + 2) & 0xffff;
-    return FontNames.of(font).name(id).map(n -> plain + ": " + n).orElse(plain);
+    return FontNames.of(font).brief(id).map(n -> plain + ": " + n).orElse(plain);
   }
 
   /**

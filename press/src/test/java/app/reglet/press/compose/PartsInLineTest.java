@@ -8,12 +8,15 @@ import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
+import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Row;
 import app.reglet.core.design.Setting;
+import app.reglet.core.design.Span;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
@@ -21,6 +24,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Regions;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
@@ -190,6 +194,29 @@ public class PartsInLineTest {
     double after = inks.get(1)[0] - box.bottom().minus(SAFE.top()).toMm();
     assertThat(before).isCloseTo(after, within(0.001)).isGreaterThan(1);
     assertThat(box.height()).isEqualTo(Length.mm("6"));
+  }
+
+  @Test
+  public void whatIsNoWordsKeepsItsProportionInTheMiddleOfTheLine() {
+    Size size = new Size(Length.mm("4"), Length.mm("6"));
+    Piece disc =
+        new Piece(
+            "disc",
+            "disc",
+            Anchors.hung(
+                Region.GROUP,
+                Span.Hold.START,
+                Span.Hold.START,
+                new Box(Length.ZERO, Length.ZERO, size.width(), size.height()),
+                Regions.ofGroup(SAFE.size())),
+            new Content.Shape(new Figure.Ellipse(), Paint.of(Colour.BLACK), null));
+    Artwork art = laid(Row.OF_SPINE, words("a", "Maren Aldous", "12", Type.Fit.SIZE), disc);
+    Box box =
+        art.placed().stream().filter(p -> p.piece().equals("disc")).findFirst().orElseThrow().box();
+    assertThat(box.width().toMm()).isCloseTo(4, within(1e-5));
+    assertThat(box.height().toMm()).isCloseTo(6, within(1e-5));
+    assertThat(box.centreX().toMm()).isCloseTo(SAFE.centreX().toMm(), within(1e-5));
+    assertThat(box.bottom().toMm()).isCloseTo(SAFE.bottom().toMm(), within(1e-5));
   }
 
   @DataProvider

@@ -5,7 +5,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.compose.Composer;
+import app.reglet.press.compose.Pictures;
+import app.reglet.press.pdf.PressFile;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
@@ -17,6 +32,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -252,18 +268,79 @@ public class FontReaderTest {
     assertThat(facts.faces()).extracting(FontFacts.Face::weight).containsExactly(400, 700);
   }
 
-  /** Two fonts behind one head, their tables' offsets moved. */
-  private static byte[] collection(byte[] a, byte[] b) {
-    ByteBuffer out = ByteBuffer.allocate(20 + a.length + b.length);
-    out.put("ttcf".getBytes(StandardCharsets.ISO_8859_1)).putInt(0x10000).putInt(2);
-    out.putInt(20).putInt(20 + a.length).put(a).put(b);
-    for (int at : new int[] {20, 20 + a.length}) {
-      for (int i = 0; i < out.getShort(at + 4); i++) {
-        int offset = at + 12 + i * 16 + 8;
-        out.putInt(offset, out.getInt(offset) + at);
+  /** Fonts behind one head, their tables' offsets moved. */
+  private static byte[] collection(byte[]... fonts) {
+    int head = 12 + 4 * fonts.length;
+    ByteBuffer out =
+        ByteBuffer.allocate(head + List.of(fonts).stream().mapToInt(f -> f.length).sum());
+    out.put("ttcf".getBytes(StandardCharsets.ISO_8859_1)).putInt(0x10000).putInt(fonts.length);
+    int at = head;
+    for (byte[] font : fonts) {
+      out.putInt(at);
+      at += font.length;
+    }
+    for (byte[] font : fonts) {
+      int from = out.position();
+      out.put(font);
+      for (int i = 0; i < out.getShort(from + 4); i++) {
+        int offset = from + 12 + i * 16 + 8;
+        out.putInt(offset, out.getInt(offset) + from);
       }
     }
     return out.array();
+  }
+
+  @Test
+  public void aCollectionOfTooManyGlyphsIsRefusedWithTheirNumber() {
+    byte[] many = Brought.with(SPECTRAL, "maxp", 4, 60_000);
+    assertThatThrownBy(() -> Brought.read(collection(many, many, many)))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("3 fonts with 180,000 glyphs together; up to 150,000");
+  }
+
+  /** A name as long as a name's length can say is shown no longer than names are. */
+  @Test
+  public void longNamesAreCut() {
+    FontFacts facts = Brought.read(Brought.file(Brought.VARIABLE)).facts();
+    assertThat(facts.axes()).extracting(Axis::name).allMatch(n -> n.length() <= 80);
+    assertThat(FontNames.brief("n".repeat(30_000))).hasSize(80);
+  }
+
+  /** What a maker wants whole is whole in a PDF, and its text is still found. */
+  @Test
+  public void aFontThatMayNotBeCutDownIsWholeInThePressFile() {
+    for (int bits : new int[] {0, 0x104}) {
+      Brought.Read read = Brought.read(Brought.with(SPECTRAL, "OS/2", 8, bits), "x.ttf");
+      Typefaces faces = Typefaces.open();
+      Typeface face =
+          BroughtFaces.face(
+              read.facts().faces().get(0), read.facts().embedding(), () -> read.files().get(0));
+      faces.bring("Spectral", face);
+      Design design =
+          Specimen.on(Ground.plain(Colour.WHITE))
+              .changed(
+                  PrintedSide.OUTSIDE,
+                  c ->
+                      c.plus(
+                          new Piece(
+                              "w",
+                              "w",
+                              Anchors.filling(Region.safe(PanelKind.FRONT)),
+                              Words.of(
+                                  null, "Affluent", face.id(), Length.pt("20"), Colour.BLACK))));
+      Artwork art =
+          new Composer(faces).compose(design, Specimen.wrap(320), Specimen.BOOK, Pictures.NONE);
+      Path pdf = Tool.file("whole.pdf", PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
+      boolean cut = bits == 0;
+      assertThat(Tool.ok("pdffonts", pdf.toString()))
+          .containsPattern(
+              (cut ? "[A-Z]{6}\\+" : "\\n")
+                  + "SpectralRegular +CID TrueType .*yes "
+                  + (cut ? "yes" : "no ")
+                  + " +yes");
+      assertThat(Tool.ok("pdftotext", pdf.toString(), "-")).contains("Affluent");
+      assertThat(art.laid()).hasSize(2);
+    }
   }
 
   @Test

@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Fact;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
@@ -12,6 +13,7 @@ import app.reglet.core.edit.EditSentence;
 import app.reglet.core.edit.Editing;
 import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.type.Typefaces;
+import app.reglet.web.docket.Saying;
 import app.reglet.web.pictures.PlacedFiles;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
@@ -30,8 +32,11 @@ public class Benching {
   private final Covers covers;
   private final Revisions revisions;
   private final EditReader.Stock stock;
+  private final Saying saying;
 
-  Benching(Covers covers, Revisions revisions, Typefaces typefaces, PlacedFiles placed) {
+  Benching(
+      Covers covers, Revisions revisions, Typefaces typefaces, PlacedFiles placed, Saying saying) {
+    this.saying = saying;
     this.covers = covers;
     this.revisions = revisions;
     this.stock =
@@ -90,6 +95,22 @@ public class Benching {
         side(fields.get("side")),
         cover -> EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), stock),
         viewer);
+  }
+
+  /**
+   * Makes words follow a fact again that were typed on the sheet, and the fact say what they did:
+   * both or neither.
+   *
+   * @param piece the words
+   * @param said what the page showed the fact to say
+   * @param text what it is to say
+   */
+  @Transactional
+  public void followed(
+      Long id, int base, String piece, Fact fact, String said, String text, Viewer viewer) {
+    Map<String, String> follows = Map.of("edit", "set", "piece", piece, "source", fact.id());
+    edit(id, base, follows, viewer);
+    saying.say(id, fact, said, text);
   }
 
   /** Pieces that were copied, on this cover or another: put beside themselves, or here. */

@@ -183,12 +183,13 @@ public class Fonts {
   }
 
   /**
-   * One more face of a variable font.
+   * One more face of a variable font; one after the other, so that none is lost.
    *
    * @param typed figures by the tags of its axes; one that isn't typed is as usual
    * @throws Refusal when there is no such place on its axes
    */
-  public FontFacts.Face cut(Long book, String sha, Map<String, String> typed) throws IOException {
+  public synchronized FontFacts.Face cut(Long book, String sha, Map<String, String> typed)
+      throws IOException {
     FontEntity font = kept(book, sha);
     FontFacts facts = facts(font);
     Map<String, Double> place = new LinkedHashMap<>();
