@@ -2,20 +2,15 @@ package app.reglet.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
-import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
-import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -28,16 +23,7 @@ import org.testng.annotations.Test;
 public class WordsChecksTest {
   private static final Book BOOK =
       new Book("The Salt Ledger", "", "Maren Aldous", "", "", Optional.empty(), "");
-  private static final Wrap WRAP =
-      Measuring.measure(
-          Specification.of(
-              Binding.PERFECT_BOUND,
-              Size.parse("6 x 9", Unit.IN),
-              320,
-              "white",
-              "black",
-              PageTurn.LTR),
-          Houses.GANNET);
+  private static final Wrap WRAP = Wraps.sixByNine(320);
 
   private static Laid.Words words(
       String text, Fact fact, int inks, String pt, Set<Laid.Lack> lacks) {

@@ -16,6 +16,7 @@ import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.Optional;
 import org.testng.annotations.Test;
 
@@ -31,15 +32,7 @@ public class AnchorsTest {
           "");
 
   private static Wrap wrap(int pages) {
-    return Measuring.measure(
-        Specification.of(
-            Binding.PERFECT_BOUND,
-            Size.parse("6 x 9", Unit.IN),
-            pages,
-            "white",
-            "black",
-            PageTurn.LTR),
-        Houses.GANNET);
+    return Wraps.sixByNine(pages);
   }
 
   @Test

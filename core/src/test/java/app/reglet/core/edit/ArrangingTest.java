@@ -5,10 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
@@ -18,15 +15,13 @@ import app.reglet.core.design.Placement;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,15 +37,7 @@ public class ArrangingTest {
   private static final Box BACK = WRAP.panel(PanelKind.BACK).orElseThrow().trim();
 
   private static Wrap wrap(int pages) {
-    return Measuring.measure(
-        Specification.of(
-            Binding.PERFECT_BOUND,
-            Size.parse("6 x 9", Unit.IN),
-            pages,
-            "white",
-            "black",
-            PageTurn.LTR),
-        Houses.GANNET);
+    return Wraps.sixByNine(pages);
   }
 
   /** A band on the front, so far from the trim's top left. */

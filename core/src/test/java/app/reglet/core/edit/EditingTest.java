@@ -4,12 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.Isbn;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
@@ -23,15 +20,14 @@ import app.reglet.core.design.Scope;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,16 +43,7 @@ public class EditingTest {
           "Words.",
           Optional.of(Isbn.parse("9780306406157")),
           "");
-  private static final Wrap WRAP =
-      Measuring.measure(
-          Specification.of(
-              Binding.PERFECT_BOUND,
-              Size.parse("6 x 9", Unit.IN),
-              320,
-              "white",
-              "black",
-              PageTurn.LTR),
-          Houses.GANNET);
+  private static final Wrap WRAP = Wraps.sixByNine(320);
   private static final Design LEDGER = StartingLayout.LEDGER.on(WRAP, BOOK, Design.EMPTY);
 
   private static Design apply(Design design, Edit edit) {

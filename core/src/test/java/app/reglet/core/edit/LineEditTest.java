@@ -4,22 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Row;
 import app.reglet.core.design.StartingLayout;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.Houses;
-import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -28,16 +22,7 @@ import org.testng.annotations.Test;
 public class LineEditTest {
   private static final Book BOOK =
       new Book("The Salt Ledger", "", "Maren Aldous", "Sedge & Samphire", "", Optional.empty(), "");
-  private static final Wrap WRAP =
-      Measuring.measure(
-          Specification.of(
-              Binding.PERFECT_BOUND,
-              Size.parse("6 x 9", Unit.IN),
-              300,
-              "white",
-              "black",
-              PageTurn.LTR),
-          Houses.GANNET);
+  private static final Wrap WRAP = Wraps.sixByNine(300);
 
   private static Content.Group line(Design design) {
     return design.outside().pieces().stream()

@@ -4,10 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
@@ -18,14 +15,11 @@ import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
-import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
@@ -38,15 +32,7 @@ public class ShapeEditTest {
 
   /** A leaf, wide as high, and a rule, eight times as wide. */
   private static Wrap wrap(int pages) {
-    return Measuring.measure(
-        Specification.of(
-            Binding.PERFECT_BOUND,
-            Size.parse("6 x 9", Unit.IN),
-            pages,
-            "white",
-            "black",
-            PageTurn.LTR),
-        Houses.GANNET);
+    return Wraps.sixByNine(pages);
   }
 
   private static final Typing TYPING = new Typing(WRAP, BOOK);

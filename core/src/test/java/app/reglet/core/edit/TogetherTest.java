@@ -33,6 +33,7 @@ import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import app.reglet.core.wrap.Zone;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -48,15 +49,7 @@ public class TogetherTest {
   private static final Box FRONT = WRAP.panel(PanelKind.FRONT).orElseThrow().trim();
 
   private static Wrap wrap() {
-    return Measuring.measure(
-        Specification.of(
-            Binding.PERFECT_BOUND,
-            Size.parse("6 x 9", Unit.IN),
-            320,
-            "white",
-            "black",
-            PageTurn.LTR),
-        Houses.GANNET);
+    return Wraps.sixByNine(320);
   }
 
   private static Box box(double x, double y, double w, double h) {

@@ -4,10 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.PageTurn;
-import app.reglet.core.book.Specification;
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Curve;
 import app.reglet.core.design.Design;
@@ -16,12 +13,9 @@ import app.reglet.core.design.Setting;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
-import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Wraps;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -30,16 +24,7 @@ import org.testng.annotations.Test;
 public class WordsEditTest {
   private static final Book BOOK =
       new Book("M*A*S*H", "", "Author", "", "*One* two", Optional.empty(), "");
-  private static final Wrap WRAP =
-      Measuring.measure(
-          Specification.of(
-              Binding.PERFECT_BOUND,
-              Size.parse("6 x 9", Unit.IN),
-              300,
-              "white",
-              "black",
-              PageTurn.LTR),
-          Houses.GANNET);
+  private static final Wrap WRAP = Wraps.sixByNine(300);
 
   private static final Typing TYPING = new Typing(WRAP, BOOK);
 

@@ -1,53 +1,22 @@
 package app.reglet.web.fonts;
 
+import app.reglet.web.store.KeptFile;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 
-/** What is known of a font that somebody brought; the bytes are files. */
+/** What is known of a font that somebody brought. */
 @Entity
 @Table(name = "font")
-public class FontEntity {
-  @Id private String id;
-  private String name;
-  private String facts;
-  private long bytes;
-  private Instant added;
-
+public class FontEntity extends KeptFile {
   protected FontEntity() {}
 
   FontEntity(String id, String name, String facts, long bytes, Instant added) {
-    this.id = id;
-    this.name = name;
-    this.facts = facts;
-    this.bytes = bytes;
-    this.added = added;
+    super(id, name, facts, bytes, added);
   }
 
-  public String getId() {
-    return id;
-  }
-
-  /** What its file was called. */
-  public String getName() {
-    return name;
-  }
-
-  /** As JSON. */
-  public String getFacts() {
-    return facts;
-  }
-
-  void setFacts(String facts) {
-    this.facts = facts;
-  }
-
-  public long getBytes() {
-    return bytes;
-  }
-
-  public Instant getAdded() {
-    return added;
+  /** It has another face. */
+  void become(String facts) {
+    setFacts(facts);
   }
 }

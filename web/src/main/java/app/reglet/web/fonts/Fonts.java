@@ -211,7 +211,7 @@ public class Fonts {
     faces.add(made);
     FontFacts now =
         new FontFacts(facts.family(), facts.embedding(), facts.axes(), faces, facts.notes());
-    font.setFacts(JSON.writeValueAsString(now));
+    font.become(JSON.writeValueAsString(now));
     records.saveAndFlush(font);
     known(now);
     return made;
