@@ -81,6 +81,37 @@ public class OwnFontsTest {
     assertThat(Shell.ok("pdftotext", file.path().toString(), "-")).contains("Marram");
   }
 
+  @Test
+  public void aFontIsKeptWithItsTitleUntilItIsTakenOffAndWordsInItStay() {
+    Desk desk = Desk.atBench("Thrift", "").layout("Ledger");
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    desk.page.locator("#leaf-face > summary").click();
+    desk.page.locator("#own-fonts > details > summary").click();
+    desk.page
+        .locator("#font-file")
+        .setInputFiles(new FilePayload("Thrift Hand.ttf", "font/ttf", spectral(4)));
+    assertThat(desk.page.locator("#font-said"))
+        .hasText("Spectral: one face. Its maker allows it in files for viewing and printing.");
+    desk.does(() -> desk.page.locator(".face[data-face^=own-]").first().click());
+    desk.page.reload();
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    desk.page.locator("#leaf-face > summary").click();
+    assertThat(desk.page.locator(".face-groups h3").getByText("brought with this title"))
+        .isAttached();
+    desk.page.locator("#own-fonts > details > summary").click();
+    desk.page.locator(".own-font summary").press("Enter");
+    desk.page.locator(".font-off").press("Enter");
+    assertThat(desk.page.locator("#font-said"))
+        .hasText("Taken off this title. Words set in it stay so.");
+    assertThat(desk.page.locator(".own-font")).hasCount(0);
+    assertThat(desk.page.locator(".face-groups h3").getByText("brought with this title"))
+        .hasCount(0);
+    assertThat(desk.page.locator(".face-groups h3").getByText("brought with other titles"))
+        .isAttached();
+    assertThat(desk.page.locator("#artwork [data-piece=title] [data-face^=own-]").first())
+        .isAttached();
+  }
+
   private static Uploads.Upload upload(Own own, String name, byte[] bytes) throws IOException {
     Path path = own.bean(Uploads.class).scratch();
     Files.write(path, bytes);

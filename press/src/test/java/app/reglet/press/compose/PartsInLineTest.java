@@ -3,6 +3,7 @@ package app.reglet.press.compose;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.core.book.PageTurn;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
@@ -22,6 +23,7 @@ import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Regions;
@@ -123,6 +125,35 @@ public class PartsInLineTest {
           laid.get(0).ink().bounds().top().isLessThan(laid.get(1).ink().bounds().top());
       assertThat(laid.get(0).name()).isEqualTo("first");
       assertThat(firstAbove).isEqualTo(run == Row.Run.DOWN);
+    }
+  }
+
+  /** On a book that is read from the right a level line begins on the right. */
+  @Test
+  public void aLevelLineBeginsWhereTheBookIsReadFrom() {
+    Piece first = words("first", "First", "8", Type.Fit.SIZE);
+    Piece second = words("second", "Then", "8", Type.Fit.SIZE);
+    for (PageTurn turn : PageTurn.values()) {
+      Wrap wrap = Measuring.measure(WRAP.spec().withTurn(turn), WRAP.house());
+      Piece line =
+          new Piece(
+              "line",
+              "line",
+              Anchors.filling(Region.safe(PanelKind.FRONT)),
+              new Content.Group(
+                  SAFE.size(), List.of(first, second), new Row(Row.Run.LEVEL, false)));
+      Design design =
+          Specimen.on(Ground.plain(Colour.WHITE)).changed(PrintedSide.OUTSIDE, c -> c.plus(line));
+      List<Laid.Words> laid =
+          wordsOf(
+              new Composer(Specimen.TYPEFACES).compose(design, wrap, Specimen.BOOK, Pictures.NONE));
+      Box front = wrap.panel(PanelKind.FRONT).orElseThrow().safe();
+      Box one = laid.get(0).ink().bounds();
+      double away =
+          turn == PageTurn.LTR
+              ? one.left().minus(front.left()).toMm()
+              : front.right().minus(one.right()).toMm();
+      assertThat(away).as("%s", turn).isCloseTo(0, within(0.001));
     }
   }
 

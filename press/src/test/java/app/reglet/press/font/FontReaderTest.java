@@ -124,6 +124,37 @@ public class FontReaderTest {
     return Tool.ok(command.toArray(String[]::new));
   }
 
+  @DataProvider
+  Object[][] places() {
+    return new Object[][] {{100}, {400}, {500}, {600}, {650}, {700}, {900}};
+  }
+
+  /** A font of our own with all that changes along an axis, against both programs of reference. */
+  @Test(dataProvider = "places")
+  public void aBentAxisMovingPartsAndFormsThatChangeAreAsTheReferencesHaveThem(int wght)
+      throws Exception {
+    Path script =
+        Tool.file(
+            "bent.py", FontReaderTest.class.getResourceAsStream("/fonts/bent.py").readAllBytes());
+    Path font = script.resolveSibling("bent.ttf");
+    Tool.ok("/usr/bin/python3", script.toString(), font.toString());
+    Brought.Read read = Brought.cut(Brought.file(font), Map.of("wght", (double) wght));
+    Path cut = Tool.file("cut.ttf", read.files().get(0));
+    List<double[]> ours = measured(cut);
+    List<double[]> theirs = measured(font, "wght=" + wght);
+    assertThat(ours).hasSameSizeAs(theirs);
+    for (int i = 0; i < ours.size(); i++) {
+      for (int k = 0; k < 6; k++) {
+        if (k != 1) {
+          assertThat(ours.get(i)[k]).as("%d of %d", k, i).isCloseTo(theirs.get(i)[k], within(1.0));
+        }
+      }
+    }
+    assertThat(figures(shaped(cut, "AB")))
+        .isEqualTo(figures(shaped(font, "AB", "--variations=wght=" + wght)));
+    assertThat(figures(shaped(cut, "AB")).get(0)).startsWith(wght > 550 ? "2=" : "1=");
+  }
+
   /** Ids and advances. */
   private static List<String> figures(String shaped) {
     return List.of(shaped.strip().replaceAll("[\\[\\]]", "").split("\\|"));
