@@ -35,11 +35,15 @@ public class KeptRunsTest {
       "The office on the flats closes and its last clerk files every affidavit of the drowned shore. ";
 
   private static Mark.Group drawn(String text, Colour colour, String face) {
+    return drawn(text, colour, face, Setting.Align.JUSTIFIED);
+  }
+
+  private static Mark.Group drawn(String text, Colour colour, String face, Setting.Align align) {
     Words words =
         Words.of(null, text, face, Length.pt("11"), colour)
             .withSetting(
                 Setting.PLAIN
-                    .aligned(Setting.Align.JUSTIFIED, Setting.VerticalAlign.TOP)
+                    .aligned(align, Setting.VerticalAlign.TOP)
                     .breaking(Setting.Breaks.FULL, false, false));
     Piece piece = new Piece("w", "w", Anchors.filling(Region.safe(PanelKind.FRONT)), words);
     Artwork art =
@@ -96,6 +100,16 @@ public class KeptRunsTest {
     assertThat(KEPT.matcher(answer).find()).isTrue();
     assertThat(answer.length()).isLessThan((int) (full.length() * share));
     assertThat(whole(answer, ArtworkSvg.piece(shown, null))).isEqualTo(full);
+  }
+
+  /** Lines of the same words whose spaces are others are other lines; the last is the same. */
+  @Test
+  public void linesThatAreNoLongerSpreadAreSentAnew() {
+    Mark.Group shown = drawn(TEXT.repeat(3));
+    Mark.Group now = drawn(TEXT.repeat(3), Colour.BLACK, "spectral", Setting.Align.LEFT);
+    String answer = ArtworkSvg.piece(now, null, shown);
+    assertThat(whole(answer, ArtworkSvg.piece(shown, null))).isEqualTo(ArtworkSvg.piece(now, null));
+    assertThat(KEPT.matcher(answer).results().count()).isEqualTo(1);
   }
 
   @Test
