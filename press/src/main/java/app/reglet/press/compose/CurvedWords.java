@@ -11,8 +11,8 @@ import app.reglet.press.art.Rect;
 import app.reglet.press.type.OneLine;
 import app.reglet.press.type.SetLine;
 import app.reglet.press.type.SetWords;
-import app.reglet.press.type.Setter;
 import app.reglet.press.type.ShapedLine;
+import app.reglet.press.type.TypeSizes;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
 import java.awt.geom.AffineTransform;
@@ -53,8 +53,8 @@ final class CurvedWords {
     double most = words.type().size().toMm();
     return switch (words.type().fit()) {
       case SIZE -> most;
-      case AT_MOST -> Setter.largest(most, this::hasRoom);
-      case LARGEST, WIDTH -> Setter.largest(Setter.LARGEST, this::hasRoom);
+      case AT_MOST -> TypeSizes.largest(most, this::hasRoom);
+      case LARGEST, WIDTH -> TypeSizes.largest(TypeSizes.LARGEST, this::hasRoom);
     };
   }
 

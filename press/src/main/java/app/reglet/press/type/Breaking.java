@@ -114,8 +114,8 @@ final class Breaking {
     for (int to = 1; to < n; to++) {
       for (int from = to - 1; from >= 0; from--) {
         double natural = width(from, to);
-        if (from < to - 1 && natural > room + first + 2) {
-          break;
+        if (from < to - 1 && natural * (1 - SHRINK) > Math.max(room, first) + HAIR) {
+          break; // wider than all its spaces could be less: worse than any beginning further on
         }
         double cost = least[from] + demerits(from, to, natural);
         if (cost < least[to]) {

@@ -18,6 +18,7 @@ public final class LineHull {
    */
   public static double[] of(SetLine line, double size) {
     List<double[]> letters = new ArrayList<>();
+    List<double[]> boxes = new ArrayList<>();
     List<double[]> outermost = new ArrayList<>();
     for (SetLine.Part part : line.parts()) {
       ShapedLine run = part.line();
@@ -29,22 +30,25 @@ public final class LineHull {
         }
         if (glyph.length > 0) {
           letters.add(glyph);
-          outermost(glyph, outermost);
+          boxes.add(outermost(glyph, outermost));
         }
       }
     }
     double[] span = Hull.of(outermost);
-    for (double[] letter : letters) {
-      if (!holds(span, letter)) {
+    int before = outermost.size();
+    for (int i = 0; i < letters.size(); i++) {
+      if (!holds(span, boxes.get(i))) {
+        double[] letter = letters.get(i);
         for (int p = 0; p < letter.length; p += 2) {
           outermost.add(new double[] {letter[p], letter[p + 1]});
         }
       }
     }
-    return Hull.of(outermost);
+    return outermost.size() == before ? span : Hull.of(outermost);
   }
 
-  private static void outermost(double[] letter, List<double[]> into) {
+  /** Adds a letter's outermost points; gives the box round it: left, top, right, bottom. */
+  private static double[] outermost(double[] letter, List<double[]> into) {
     int left = 0;
     int right = 0;
     int top = 0;
@@ -58,32 +62,18 @@ public final class LineHull {
     for (int p : new int[] {left, right, top, bottom}) {
       into.add(new double[] {letter[p], letter[p + 1]});
     }
+    return new double[] {letter[left], letter[top + 1], letter[right], letter[bottom + 1]};
   }
 
-  /** Whether a convex polygon holds the box round a letter. */
-  private static boolean holds(double[] span, double[] letter) {
-    double left = Double.POSITIVE_INFINITY;
-    double top = Double.POSITIVE_INFINITY;
-    double right = Double.NEGATIVE_INFINITY;
-    double bottom = Double.NEGATIVE_INFINITY;
-    for (int p = 0; p < letter.length; p += 2) {
-      left = Math.min(left, letter[p]);
-      right = Math.max(right, letter[p]);
-      top = Math.min(top, letter[p + 1]);
-      bottom = Math.max(bottom, letter[p + 1]);
-    }
-    return holds(span, left, top)
-        && holds(span, right, top)
-        && holds(span, right, bottom)
-        && holds(span, left, bottom);
-  }
-
-  private static boolean holds(double[] span, double x, double y) {
+  /** Whether a convex polygon holds a box: the corner furthest out of each side is within it. */
+  private static boolean holds(double[] span, double[] box) {
     int n = span.length;
     for (int p = 0; p < n; p += 2) {
-      double x2 = span[(p + 2) % n];
-      double y2 = span[(p + 3) % n];
-      if ((x2 - span[p]) * (y - span[p + 1]) - (y2 - span[p + 1]) * (x - span[p]) < 0) {
+      double acrossX = span[(p + 2) % n] - span[p];
+      double acrossY = span[(p + 3) % n] - span[p + 1];
+      double x = box[acrossY > 0 ? 2 : 0];
+      double y = box[acrossX > 0 ? 1 : 3];
+      if (acrossX * (y - span[p + 1]) - acrossY * (x - span[p]) < 0) {
         return false;
       }
     }

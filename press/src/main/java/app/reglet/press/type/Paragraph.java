@@ -29,6 +29,9 @@ final class Paragraph {
   /** Where lines may begin: 0, then each place, last the end. */
   private final int[] places;
 
+  /** Where what stands before each place ends without the spaces there. */
+  private final int[] ends;
+
   /** Whether a hyphen stands before the break at each place. */
   private final boolean[] hyphens;
 
@@ -62,6 +65,7 @@ final class Paragraph {
     this.leftwards = !new Bidi(text, Bidi.DIRECTION_DEFAULT_LEFT_TO_RIGHT).baseIsLeftToRight();
     TreeMap<Integer, Boolean> found = places(parting, language);
     places = found.keySet().stream().mapToInt(i -> i).toArray();
+    ends = IntStream.of(places).map(this::withoutSpaces).toArray();
     hyphens = new boolean[places.length];
     for (int i = 0; i < places.length; i++) {
       hyphens[i] = found.get(places[i]);
@@ -210,8 +214,12 @@ final class Paragraph {
   }
 
   private int end(int from, int to) {
-    int end = places[to];
-    while (end > places[from] && isEndSpace(text.charAt(end - 1))) {
+    return Math.max(places[from], ends[to]);
+  }
+
+  private int withoutSpaces(int place) {
+    int end = place;
+    while (end > 0 && isEndSpace(text.charAt(end - 1))) {
       end--;
     }
     return end;
@@ -225,6 +233,23 @@ final class Paragraph {
   double width(int from, int to) {
     double width = advance[end(from, to)] - advance[places[from]];
     return width + (hyphens[to] ? hyphen : width == 0 ? 0 : -tracking);
+  }
+
+  /**
+   * No fewer lines than these are possible.
+   *
+   * @param room for a line and what hangs out of it, in ems
+   * @param shrunk what each space between words may be narrower, in ems
+   */
+  double leastLines(double room, double shrunk) {
+    int n = places.length - 1;
+    double dropped = 0;
+    for (int place = 1; place < n; place++) {
+      dropped = Math.max(dropped, advance[places[place]] - advance[ends[place]]);
+    }
+    dropped += Math.max(0, tracking);
+    double all = width(0, n) - shrunk * spaces(0, n);
+    return Math.max(1, Math.ceil((all + dropped) / (room + dropped) - 1e-6));
   }
 
   /** How many spaces between words a line has. */

@@ -1,7 +1,6 @@
 package app.reglet.press.type;
 
 import app.reglet.core.book.Emphasised;
-import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Setting.Breaks;
 import app.reglet.core.design.Words;
@@ -12,20 +11,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.DoublePredicate;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Sets words in a frame: breaks lines, finds the size, and leaves placing them to a block. */
 public final class Setter {
-  private static final double MM_PER_POINT = 25.4 / 72;
-  private static final double SMALLEST = DesignLimits.LEAST_FITTED_TYPE.toMm();
-
-  /** The largest size words are set in, mm. */
-  public static final double LARGEST = DesignLimits.MOST_TYPE.toMm();
-
-  private static final double STEP = 0.1 * MM_PER_POINT;
   private static final double HAIR = Block.HAIR;
   private static final Pattern LINE_BREAK = Pattern.compile("\\R");
 
@@ -120,8 +111,8 @@ public final class Setter {
     Block block =
         switch (words.type().fit()) {
           case SIZE -> block(size, width);
-          case AT_MOST -> atMost(size, width, height);
-          case LARGEST -> block(largest(LARGEST, s -> block(s, width).fits(width, height)), width);
+          case AT_MOST -> largest(size, width, height);
+          case LARGEST -> largest(TypeSizes.LARGEST, width, height);
           case WIDTH -> stacked(width, height);
         };
     return new SetWords(
@@ -132,34 +123,30 @@ public final class Setter {
         lettering.lacks());
   }
 
-  private Block atMost(double size, double width, double height) {
-    Block whole = block(size, width);
-    return whole.fits(width, height)
-        ? whole
-        : block(largest(size, s -> block(s, width).fits(width, height)), width);
+  private Block largest(double most, double width, double height) {
+    return block(
+        TypeSizes.largest(most, s -> canFit(s, width, height), s -> fits(s, width, height)), width);
   }
 
-  /**
-   * The largest size up to one that passes, in tenths of a point below it.
-   *
-   * @param most mm
-   * @param fits passes for small sizes and fails for large ones
-   */
-  public static double largest(double most, DoublePredicate fits) {
-    if (fits.test(most)) {
-      return most;
+  /** Whether as few lines as there could be would stand in a frame: quick to tell. */
+  private boolean canFit(double size, double width, double height) {
+    boolean justified = words.setting().align() == Setting.Align.JUSTIFIED;
+    double room = width / size + (words.setting().hanging() ? 2 : 0);
+    double least = 0;
+    for (Paragraph paragraph : paragraphs) {
+      least += paragraph.leastLines(room, justified ? Breaking.SHRINK * space : 0);
     }
-    int low = (int) Math.ceil(SMALLEST / STEP);
-    int high = (int) Math.floor(most / STEP);
-    while (low < high) {
-      int mid = (low + high + 1) / 2;
-      if (fits.test(mid * STEP)) {
-        low = mid;
-      } else {
-        high = mid - 1;
-      }
-    }
-    return Math.min(low * STEP, most);
+    return canStand(least, size, height);
+  }
+
+  private boolean fits(double size, double width, double height) {
+    List<Line> lines = broken(size, width);
+    return canStand(lines.size(), size, height) && block(lines, l -> size).fits(width, height);
+  }
+
+  /** Whether baselines of so many lines can be within a height, or an em out of it. */
+  private boolean canStand(double lines, double size, double height) {
+    return (lines - 1) * words.setting().leading() * size <= height + size;
   }
 
   private Block block(double size, double width) {
@@ -267,7 +254,7 @@ public final class Setter {
               l ->
                   l.ink().getWidth() == 0
                       ? words.type().size().toMm()
-                      : Math.min(LARGEST, width / l.ink().getWidth()));
+                      : Math.min(TypeSizes.LARGEST, width / l.ink().getWidth()));
       if (best == null || block.fits(width, height)) {
         best = block;
       }
