@@ -91,8 +91,9 @@ public sealed interface Laid {
    * @param id in documents, {@code spectral-bold}
    * @param name {@code Spectral Bold}
    * @param family {@code Spectral}
+   * @param fine whether its letters have fine strokes, as those with serifs do
    */
-  record Face(String id, String name, String family) {}
+  record Face(String id, String name, String family, boolean fine) {}
 
   /** An area of colour. */
   record Area(String piece, String name, Outline outline) implements Laid {}

@@ -5,12 +5,15 @@ import java.util.List;
 
 /**
  * Whether type is large enough to print well: from 5 pt in one ink, from 7 pt in several, whose
- * drift would blur it, or left out of the ink round it, which would fill it (common practice, no
- * single source). What a house says of its spine is judged by itself.
+ * drift would blur it; left out of the ink round it, which would fill it, from 8 pt, and from 10 pt
+ * where its letters have fine strokes (common practice, no single source). What a house says of its
+ * spine is judged by itself.
  */
 public final class TypeLargeEnough implements Check {
   private static final Length ONE_INK = Length.pt("5");
   private static final Length SEVERAL = Length.pt("7");
+  private static final Length LEFT_OUT = Length.pt("8");
+  private static final Length LEFT_OUT_FINE = Length.pt("10");
 
   @Override
   public List<Finding> find(Subject s) {
@@ -27,6 +30,10 @@ public final class TypeLargeEnough implements Check {
   }
 
   private static Length least(Laid.Words w) {
-    return w.said().inks() == 1 ? ONE_INK : SEVERAL;
+    return switch (w.said().inks()) {
+      case 0 -> w.face().fine() ? LEFT_OUT_FINE : LEFT_OUT;
+      case 1 -> ONE_INK;
+      default -> SEVERAL;
+    };
   }
 }

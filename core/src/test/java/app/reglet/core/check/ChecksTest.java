@@ -50,7 +50,7 @@ public class ChecksTest {
     return new Box(Length.in(x), Length.in(y), Length.in(w), Length.in(h));
   }
 
-  private static final Laid.Face SPECTRAL = new Laid.Face("spectral", "Spectral", "Spectral");
+  private static final Laid.Face SPECTRAL = new Laid.Face("spectral", "Spectral", "Spectral", true);
 
   private static final Laid.Said SAID = new Laid.Said("Words", null, 1);
 
@@ -364,7 +364,7 @@ public class ChecksTest {
   public void wordsThatLackLettersAreOfferedAFaceThatHasThem() {
     Wrap w = wrap("6 x 9", 320);
     Laid.Words title = words(in("8", "2", "2", "0.5"), "30");
-    Laid.Face vollkorn = new Laid.Face("vollkorn", "Vollkorn", "Vollkorn");
+    Laid.Face vollkorn = new Laid.Face("vollkorn", "Vollkorn", "Vollkorn", true);
     Finding f =
         Check.run(new Subject(w, BOOK, List.of(with(w, in(title, SPECTRAL, "ж", vollkorn)))))
             .get(0);
@@ -379,10 +379,10 @@ public class ChecksTest {
     Laid.Words title = words(in("8", "2", "2", "0.5"), "30");
     List<Laid> laid = new ArrayList<>(List.of(with(w)));
     for (String family : List.of("Spectral", "Karla", "Rye")) {
-      laid.add(in(title, new Laid.Face("f", family + " Bold", family), "", null));
+      laid.add(in(title, new Laid.Face("f", family + " Bold", family, true), "", null));
     }
     assertThat(Check.run(new Subject(w, BOOK, laid))).isEmpty();
-    laid.add(in(title, new Laid.Face("f", "Jost Italic", "Jost"), "", null));
+    laid.add(in(title, new Laid.Face("f", "Jost Italic", "Jost", false), "", null));
     Finding f = Check.run(new Subject(w, BOOK, laid)).get(0);
     assertThat(f.mustMend()).isFalse();
     assertThat(f.sentence(Unit.MM))

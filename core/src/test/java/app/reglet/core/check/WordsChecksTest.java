@@ -27,6 +27,11 @@ public class WordsChecksTest {
 
   private static Laid.Words words(
       String text, Fact fact, int inks, String pt, Set<Laid.Lack> lacks) {
+    return words(text, fact, inks, pt, lacks, new Laid.Face("anton", "Anton", "Anton", false));
+  }
+
+  private static Laid.Words words(
+      String text, Fact fact, int inks, String pt, Set<Laid.Lack> lacks, Laid.Face face) {
     Box front = WRAP.panel(PanelKind.FRONT).orElseThrow().safe();
     Box ink = new Box(front.left(), front.top(), Length.in("3"), Length.in("0.5"));
     return new Laid.Words(
@@ -37,7 +42,7 @@ public class WordsChecksTest {
         Length.pt(pt),
         false,
         "",
-        new Laid.Face("anton", "Anton", "Anton"),
+        face,
         Optional.empty(),
         List.of(),
         List.of(),
@@ -60,7 +65,12 @@ public class WordsChecksTest {
       {1, "4.9", "“Words” comes out at 4.9 pt; 5 pt and more print well."},
       {3, "7", null},
       {3, "6.9", "“Words” comes out at 6.9 pt, in several inks" + print},
-      {0, "6.9", "“Words” comes out at 6.9 pt, left out of what is printed round it" + print},
+      {0, "8", null},
+      {
+        0,
+        "7.9",
+        "“Words” comes out at 7.9 pt, left out of what is printed round it; 8 pt and more print well."
+      },
     };
   }
 
@@ -68,6 +78,15 @@ public class WordsChecksTest {
   public void smallTypeIsToldByTheInksThatPrintIt(int inks, String pt, String sentence) {
     assertThat(told(new TypeLargeEnough(), words("x", null, inks, pt, Set.of())))
         .isEqualTo(sentence == null ? List.of() : List.of(sentence));
+  }
+
+  @Test
+  public void fineLettersLeftOutOfTheInkAreToBeLarger() {
+    Laid.Words fine =
+        words("x", null, 0, "9.9", Set.of(), new Laid.Face("lora", "Lora", "Lora", true));
+    assertThat(told(new TypeLargeEnough(), fine))
+        .containsExactly(
+            "“Words” comes out at 9.9 pt, left out of what is printed round it; 10 pt and more print well.");
   }
 
   @Test

@@ -1,31 +1,22 @@
 package app.reglet.press.compose;
 
-import app.reglet.core.book.Emphasised;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
-import app.reglet.core.design.Setting;
-import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
 import app.reglet.core.measure.Point;
-import app.reglet.core.wrap.PanelKind;
-import app.reglet.core.wrap.Region;
-import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
-import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
-import app.reglet.press.type.Setter;
-import app.reglet.press.type.Typeface;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
@@ -56,117 +47,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   @Override
   public List<Mark> words(Words words) {
-    Words scaled =
-        scope.typeScale() == 1
-            ? words
-            : words.withSize(Length.nearMm(words.type().size().toMm() * scope.typeScale()));
-    Typeface face = lay.typefaces.orStandIn(words.type().face());
-    if (!lay.typefaces.has(words.type().face())) {
-      lay.absent.add(
-          piece.name() + " (its typeface is not here, " + face.name() + " stands for it)");
-    }
-    Emphasised text = words.on(lay.book);
-    boolean round = words.outline() != null && words.outline().side() == Stroke.Side.OUTSIDE;
-    Pen outline = words.outline() == null || round ? null : lay.fills.pen(words.outline(), rect, 1);
-    WordsSetting setting =
-        WordsSetting.of(
-            scaled,
-            text,
-            lay.typefaces,
-            lay.language(words),
-            rect,
-            lay.fills.of(words.paint(), rect),
-            outline,
-            toSheet);
-    if (piece.id().equals(lay.caretOf)) {
-      lay.carets.addAll(setting.carets(scaled, face, rect, toSheet, words.source(lay.book)));
-    }
-    lay.laid.add(
-        new Laid.Words(
-            piece.id(),
-            piece.name(),
-            Outlines.of(box, toSheet),
-            setting.ink(),
-            Length.nearMm(setting.set().size()),
-            setting.set().overflowing(),
-            setting.set().missing(),
-            named(face),
-            lay.typefaces.instead(face, text.text() + setting.set().missing()).map(this::named),
-            words.said(lay.book).empty(),
-            words.said(lay.book).unknown(),
-            setting.set().lacks(),
-            new Laid.Said(text.text(), words.fact(), inks(words)),
-            largestOnSpine(words, face)));
-    List<Mark> marks = new ArrayList<>();
-    if (words.panel() != null && !setting.marks().isEmpty()) {
-      Mark panel = WordsPanel.of(words, setting.extent(), lay.fills);
-      marks.add(panel);
-      lay.laid.add(
-          new Laid.Area(
-              piece.id(),
-              piece.name(),
-              Outlines.hull(WordsPanel.area(words, setting.extent()), toSheet)));
-    }
-    if (round) {
-      // twice as wide, under the letters: half of it is seen
-      marks.add(
-          new Mark.Path(
-              WordsSetting.letters(setting.marks()),
-              null,
-              lay.fills.pen(words.outline(), rect, 2)));
-    }
-    marks.addAll(words.through() == null ? setting.marks() : seenThrough(words.through(), setting));
-    return marks;
-  }
-
-  /** A picture cut by letters, and the letters themselves unseen, to be found and copied. */
-  private List<Mark> seenThrough(Content.Picture content, WordsSetting setting) {
-    Optional<Picture> found = lay.pictures.find(content.sha());
-    if (setting.marks().isEmpty()) {
-      return setting.marks();
-    }
-    if (found.isEmpty()) {
-      lay.absent.add(piece.name() + " (its picture’s file is not here)");
-      return setting.marks();
-    }
-    lay.laid.add(
-        new Laid.Picture(
-            piece.id(), piece.name(), Outlines.of(box, toSheet), Lay.ppi(found.get(), rect)));
-    List<Mark> marks = new ArrayList<>();
-    marks.add(
-        new Mark.Group(
-            "",
-            Effects.clipped(WordsSetting.letters(setting.marks())),
-            List.of(
-                Lay.covering(
-                    found.get(), new Pixels.Stored(found.get(), null), rect, content.focus()))));
-    setting.marks().forEach(m -> marks.add(((Mark.Glyphs) m).unseen()));
-    return marks;
-  }
-
-  /** The most inks that any colour of the letters takes. */
-  private int inks(Words words) {
-    return words
-        .paint()
-        .colours()
-        .map(lay.fills::solid)
-        .mapToInt(Colour.Solid::inks)
-        .max()
-        .orElse(0);
-  }
-
-  private Laid.Face named(Typeface face) {
-    return new Laid.Face(face.id(), face.name(), lay.typefaces.familyOf(face).name());
-  }
-
-  private Length largestOnSpine(Words words, Typeface face) {
-    if (words.setting().direction() == Setting.Direction.LEVEL) {
-      return Length.ZERO;
-    }
-    return lay.wrap
-        .box(Region.safe(PanelKind.SPINE))
-        .map(band -> Length.nearMm(Setter.largestIn(face, band.width().toMm())))
-        .orElse(Length.ZERO);
+    return new LayWords(lay, piece, scope, box, toSheet).marks(words);
   }
 
   @Override

@@ -31,6 +31,14 @@ public enum Classification {
     return title;
   }
 
+  /** Whether letters of this class have fine strokes; what is not known of has not. */
+  public boolean isFine() {
+    return switch (this) {
+      case SERIF, DISPLAY_SERIF, SCRIPT, HANDWRITING, BLACKLETTER, ORNAMENTAL -> true;
+      default -> false;
+    };
+  }
+
   static Classification of(String title) {
     return Arrays.stream(values())
         .filter(c -> c.title.equals(title))
