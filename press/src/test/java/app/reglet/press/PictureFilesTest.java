@@ -180,15 +180,12 @@ public class PictureFilesTest {
       throws Exception {
     Picture picture = PictureReader.read(Specimen.encode(image, "png"));
     BufferedImage expected = expected(image);
-    try (Rows rows = PictureReader.rows(picture, UNDER)) {
-      assertThat(rows.getClass().getSimpleName()).isEqualTo("PngRows");
-      byte[] rgb = new byte[3 * W];
+    try (Rows rows = PictureReader.laidOn(UNDER, PictureReader.rows(picture))) {
+      int[] row = new int[W];
       for (int y = 0; y < H; y++) {
-        rows.next(rgb);
+        rows.next(row);
         for (int x = 0; x < W; x++) {
-          int found =
-              (rgb[3 * x] & 0xff) << 16 | (rgb[3 * x + 1] & 0xff) << 8 | rgb[3 * x + 2] & 0xff;
-          near(found, expected.getRGB(x, y), 1, name + " at " + x + ", " + y);
+          near(row[x] & 0xffffff, expected.getRGB(x, y), 1, name + " at " + x + ", " + y);
         }
       }
     }
@@ -311,13 +308,11 @@ public class PictureFilesTest {
     }
     g.dispose();
     Picture picture = PictureReader.read(Specimen.encode(image, "tiff"));
-    try (Rows rows = PictureReader.rows(picture, UNDER)) {
-      byte[] rgb = new byte[2700];
+    try (Rows rows = PictureReader.laidOn(UNDER, PictureReader.rows(picture))) {
+      int[] row = new int[900];
       for (int y = 0; y < 5200; y++) {
-        rows.next(rgb);
-        assertThat((rgb[300] & 0xff) << 16 | (rgb[301] & 0xff) << 8 | rgb[302] & 0xff)
-            .as("row " + y)
-            .isEqualTo(image.getRGB(100, y) & 0xffffff);
+        rows.next(row);
+        assertThat(row[100] & 0xffffff).as("row " + y).isEqualTo(image.getRGB(100, y) & 0xffffff);
       }
     }
   }

@@ -46,6 +46,19 @@ function keep(g, before) {
   }
 }
 
+/** A picture that is seen otherwise stays as it was until the other is here. */
+function pictured(g, before) {
+  const were = [...(before?.querySelectorAll("image") ?? [])];
+  for (const [i, image] of [...g.querySelectorAll("image")].entries()) {
+    const [href, was] = [image.getAttribute("href"), were[i]?.getAttribute("href")];
+    if (!was || was === href || !href.startsWith("/")) continue;
+    image.setAttribute("href", was);
+    const coming = new Image();
+    coming.onload = coming.onerror = () => image.setAttribute("href", href);
+    coming.src = href;
+  }
+}
+
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */
 export function arrange() {
   const changed = document.getElementById("changed");
@@ -63,6 +76,7 @@ export function arrange() {
   }
   for (const [id, g] of came) {
     keep(g, now.get(id));
+    pictured(g, now.get(id));
     if (now.has(id)) now.get(id).replaceWith(g);
     else artwork.append(g);
     now.set(id, g);

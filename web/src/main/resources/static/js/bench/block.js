@@ -64,7 +64,8 @@ document.addEventListener("keydown", (e) => {
 document.addEventListener("input", (e) => {
   const field = e.target.closest?.("#title-block [data-edit]");
   if (!field || !live(field)) return;
-  if (field.id === "w-text") {
+  if (field.type === "range") said(field);
+  if (field.id === "w-text" || "run" in field.dataset) {
     typed(field);
     return;
   }
@@ -72,7 +73,15 @@ document.addEventListener("input", (e) => {
   timers.set(field, setTimeout(() => { timers.delete(field); send(field); }, 200));
 });
 
-/** Words go to the sheet key by key; what is typed while one is on its way goes in one. */
+/** What a slider is at, beside it and in the field that has the same figure. */
+function said(range) {
+  const output = range.closest(".leaf")?.querySelector(`output[for="${range.id}"]`);
+  if (output) output.textContent = range.value;
+  const figure = document.getElementById(range.id + "-figure");
+  if (figure) figure.value = range.value;
+}
+
+/** Words go to the sheet key by key, sliders step by step; what is typed while one is on its way goes in one. */
 async function typed(field) {
   if (timers.has(field)) {
     timers.set(field, true);
@@ -87,7 +96,7 @@ async function typed(field) {
 
 document.addEventListener("change", (e) => {
   const field = e.target.closest?.("#title-block [data-edit]");
-  if (field?.id === "w-text") {
+  if (field?.id === "w-text" || (field && "run" in field.dataset)) {
     if (timers.get(field)) { // left before the last keys were on their way
       timers.set(field, false);
       send(field);
@@ -200,21 +209,21 @@ document.addEventListener("submit", async (e) => {
   }
 });
 
-// ---- the focus of the ground's picture
+// ---- the focus of a picture
 
 function markFocus() {
   const pad = document.getElementById("focus-pad");
   if (!pad) return;
   pad.style.setProperty("--ratio", pad.dataset.ratio);
   const mark = pad.querySelector(".focus-mark");
-  mark.style.left = document.getElementById("bg-x").value * 100 + "%";
-  mark.style.top = document.getElementById("bg-y").value * 100 + "%";
+  mark.style.left = document.getElementById("pic-x").value * 100 + "%";
+  mark.style.top = document.getElementById("pic-y").value * 100 + "%";
 }
 
 function focusAt(e) {
   const pad = document.getElementById("focus-pad");
   const box = pad.getBoundingClientRect();
-  for (const [id, at] of [["bg-x", (e.clientX - box.left) / box.width], ["bg-y", (e.clientY - box.top) / box.height]]) {
+  for (const [id, at] of [["pic-x", (e.clientX - box.left) / box.width], ["pic-y", (e.clientY - box.top) / box.height]]) {
     const range = document.getElementById(id);
     range.value = Math.min(1, Math.max(0, at)).toFixed(2);
   }
@@ -232,9 +241,10 @@ document.addEventListener("pointermove", (e) => focusing && focusAt(e));
 document.addEventListener("pointerup", () => {
   if (!focusing) return;
   focusing = false;
-  edit("ground", { focusX: document.getElementById("bg-x").value, focusY: document.getElementById("bg-y").value, stay: "yes" });
+  const kind = document.getElementById("focus-pad").dataset.editKind;
+  edit(kind, { focusX: document.getElementById("pic-x").value, focusY: document.getElementById("pic-y").value, stay: "yes", ...(kind === "set" ? { piece: chosen() } : {}) });
 });
-document.addEventListener("input", (e) => ["bg-x", "bg-y"].includes(e.target.id) && markFocus());
+document.addEventListener("input", (e) => ["pic-x", "pic-y"].includes(e.target.id) && markFocus());
 
 function paint() {
   for (const s of document.querySelectorAll("[data-colour]")) s.style.background = s.dataset.colour;

@@ -2,7 +2,9 @@ package app.reglet.core.design;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.measure.Size;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 
 /**
@@ -74,12 +76,56 @@ public sealed interface Content
   }
 
   /**
-   * A picture that covers its box.
+   * A picture in its box.
    *
    * @param sha the SHA-256 of its file
-   * @param focus what stays in sight where it is cropped
+   * @param framing how it lies there
+   * @param treatment how it is seen other than its file has it
    */
-  record Picture(String sha, Focus focus) implements Content {
+  record Picture(String sha, Framing framing, Treatment treatment) implements Content {
+    /** As its file has it, covering its box. */
+    public Picture(String sha, Focus focus) {
+      this(sha, Framing.of(focus), Treatment.NONE);
+    }
+
+    /** As its file has it, covering its box, its middle in sight. */
+    public static Picture of(String sha) {
+      return new Picture(sha, Framing.PLAIN, Treatment.NONE);
+    }
+
+    public Picture withTreatment(Treatment other) {
+      return new Picture(sha, framing, other);
+    }
+
+    /** The one amount in which this is another than before; empty where more or all else is. */
+    public String amountOtherThan(Picture was) {
+      Framing f = framing;
+      Treatment t = treatment;
+      Treatment old = was.treatment;
+      Map<String, Picture> put = new LinkedHashMap<>();
+      put.put("focus", withFraming(f.withFocus(was.framing.focus())));
+      put.put(
+          "zoom",
+          withFraming(
+              new Framing(f.focus(), was.framing.zoom(), f.fit(), f.quarters(), f.mirrored())));
+      put.put("levels", withTreatment(t.withLevels(old.levels())));
+      put.put("shade", withTreatment(t.withShade(old.shade())));
+      put.put("brightness", withTreatment(t.toned(old.brightness(), t.contrast(), t.saturation())));
+      put.put("contrast", withTreatment(t.toned(t.brightness(), old.contrast(), t.saturation())));
+      put.put("saturation", withTreatment(t.toned(t.brightness(), t.contrast(), old.saturation())));
+      return equals(was)
+          ? ""
+          : put.entrySet().stream()
+              .filter(e -> e.getValue().equals(was))
+              .map(Map.Entry::getKey)
+              .findFirst()
+              .orElse("");
+    }
+
+    public Picture withFraming(Framing other) {
+      return new Picture(sha, other, treatment);
+    }
+
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.picture(this);
@@ -87,7 +133,7 @@ public sealed interface Content
 
     @Override
     public Stream<Colour> colours() {
-      return Stream.empty();
+      return treatment.colours();
     }
   }
 

@@ -9,27 +9,24 @@ import java.util.stream.Stream;
  * What covers the sheet to its edge, behind every piece.
  *
  * @param paint under everything
- * @param picture the SHA-256 of a picture over it, empty for none
- * @param focus what of the picture stays in sight when it is cropped
+ * @param picture over it, empty for none
  * @param pattern over paint and picture, empty for none
  * @param extent whether the picture covers the whole sheet or the front only
  */
 public record Ground(
-    Paint paint, String picture, Focus focus, Extent extent, Optional<Content.Pattern> pattern) {
+    Paint paint,
+    Optional<Content.Picture> picture,
+    Extent extent,
+    Optional<Content.Pattern> pattern) {
   /** What a picture of the ground covers. */
   public enum Extent {
     SHEET,
     FRONT
   }
 
-  /** Without a pattern. */
-  public Ground(Paint paint, String picture, Focus focus, Extent extent) {
-    this(paint, picture, focus, extent, Optional.empty());
-  }
-
   /** A paint alone. */
   public static Ground of(Paint paint) {
-    return new Ground(paint, "", Focus.MIDDLE, Extent.SHEET);
+    return new Ground(paint, Optional.empty(), Extent.SHEET, Optional.empty());
   }
 
   public static Ground plain(Colour colour) {
@@ -38,31 +35,37 @@ public record Ground(
 
   /** Every colour given in it. */
   public Stream<Colour> colours() {
-    return Stream.concat(paint.colours(), pattern.stream().flatMap(p -> p.motif().colours()));
+    return Stream.concat(
+        paint.colours(),
+        Stream.concat(
+            picture.stream().flatMap(Content.Picture::colours),
+            pattern.stream().flatMap(p -> p.motif().colours())));
   }
 
   public boolean hasPicture() {
-    return !picture.isEmpty();
+    return picture.isPresent();
   }
 
   public Ground withPaint(Paint p) {
-    return new Ground(p, picture, focus, extent, pattern);
+    return new Ground(p, picture, extent, pattern);
   }
 
+  /** With the picture of this SHA-256, as its file has it. */
   public Ground withPicture(String sha) {
-    return new Ground(paint, sha, Focus.MIDDLE, extent, pattern);
+    return withPicture(Content.Picture.of(sha));
   }
 
-  public Ground withFocus(Focus f) {
-    return new Ground(paint, picture, f, extent, pattern);
+  /** Null for none. */
+  public Ground withPicture(Content.Picture p) {
+    return new Ground(paint, Optional.ofNullable(p), extent, pattern);
   }
 
   public Ground withExtent(Extent e) {
-    return new Ground(paint, picture, focus, e, pattern);
+    return new Ground(paint, picture, e, pattern);
   }
 
   public Ground withPattern(Content.Pattern p) {
-    return new Ground(paint, picture, focus, extent, Optional.ofNullable(p));
+    return new Ground(paint, picture, extent, Optional.ofNullable(p));
   }
 
   /** The region the picture covers, to its bleed. */

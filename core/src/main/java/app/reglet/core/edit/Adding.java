@@ -7,7 +7,6 @@ import app.reglet.core.design.Centred;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.Focus;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
@@ -193,6 +192,6 @@ final class Adding implements Addition.Kinds<Design> {
         design.freeId("picture"),
         e.name(),
         Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
-        new Content.Picture(e.sha(), Focus.MIDDLE));
+        Content.Picture.of(e.sha()));
   }
 }

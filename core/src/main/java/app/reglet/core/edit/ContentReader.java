@@ -29,6 +29,7 @@ final class ContentReader {
   private final PaintReader paints;
   private final SettingReader setting;
   private final FormReader form;
+  private final PictureReader pictures;
 
   ContentReader(Typed typed, EditReader.Stock stock) {
     this.typed = typed;
@@ -36,6 +37,7 @@ final class ContentReader {
     this.paints = new PaintReader(typed);
     this.setting = new SettingReader(typed, stock);
     this.form = new FormReader(typed);
+    this.pictures = new PictureReader(typed, stock);
   }
 
   Content changed(Piece piece) {
@@ -55,8 +57,7 @@ final class ContentReader {
 
               @Override
               public Content picture(Content.Picture picture) {
-                return new Content.Picture(
-                    typed.text("picture", picture.sha()), focus(picture.focus()));
+                return pictures.changed(picture);
               }
 
               @Override
@@ -121,11 +122,12 @@ final class ContentReader {
     if (old == null || typed.text("through", "").equals("none")) {
       return null;
     }
-    return new Content.Picture(
-        old.sha(),
-        new Focus(
-            typed.figure("throughX", "focus", 0, 1, old.focus().x()),
-            typed.figure("throughY", "focus", 0, 1, old.focus().y())));
+    return old.withFraming(
+        old.framing()
+            .withFocus(
+                new Focus(
+                    typed.figure("throughX", "focus", 0, 1, old.framing().focus().x()),
+                    typed.figure("throughY", "focus", 0, 1, old.framing().focus().y()))));
   }
 
   /** A line round letters lies outside them unless it is said to lie on their edge. */
@@ -270,17 +272,10 @@ final class ContentReader {
     return paint;
   }
 
-  private Focus focus(Focus old) {
-    return new Focus(
-        typed.figure("focusX", "focus", 0, 1, old.x()),
-        typed.figure("focusY", "focus", 0, 1, old.y()));
-  }
-
   Ground changed(Ground old) {
     return new Ground(
         filled(old.paint()),
-        typed.text("picture", old.picture()),
-        focus(old.focus()),
+        old.picture().filter(p -> !typed.text("picture", p.sha()).isEmpty()).map(pictures::changed),
         typed.choice("extent", old.extent()),
         pattern(old.pattern()));
   }

@@ -15,6 +15,7 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.StartingLayout;
+import app.reglet.core.design.Treatment.Levels;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
@@ -52,6 +53,15 @@ public final class EditReader {
     /** The name and the box of an ornament, in any unit; empty when there is none. */
     default Optional<Ornament> ornament(String id) {
       return Optional.empty();
+    }
+
+    /**
+     * Levels that spread a picture's tones from black to white.
+     *
+     * @throws Refusal when it has but one tone
+     */
+    default Levels levels(String sha) {
+      return Levels.NONE;
     }
 
     /** How many pages a PDF has that was brought; 0 for one that is not here. */

@@ -233,7 +233,12 @@ public final class EditSentence implements Edit.Visitor<String> {
     if (now instanceof Content.Page p) {
       return "shows page " + p.number();
     }
-    return now instanceof Content.Picture ? "with another picture" : "in another colour";
+    if (now instanceof Content.Picture p && was instanceof Content.Picture old) {
+      return !p.sha().equals(old.sha())
+          ? "with another picture"
+          : p.treatment().equals(old.treatment()) ? "framed otherwise" : "treated otherwise";
+    }
+    return "in another colour";
   }
 
   private String names(List<String> ids) {

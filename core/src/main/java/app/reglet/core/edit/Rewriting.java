@@ -14,6 +14,7 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
+import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import java.util.List;
@@ -35,6 +36,7 @@ final class Rewriting implements Content.Visitor<Content> {
     return side.withGrounds(
             g ->
                 g.withPaint(r.paint(g.paint()))
+                    .withPicture(g.picture().map(r::pictured).orElse(null))
                     .withPattern(g.pattern().map(r::patterned).orElse(null)))
         .withPieces(r.pieces(side.pieces()));
   }
@@ -193,7 +195,7 @@ final class Rewriting implements Content.Visitor<Content> {
         stroke(w.outline()),
         curve(w.curve()),
         panel(w.panel()),
-        w.through());
+        w.through() == null ? null : pictured(w.through()));
   }
 
   @Override
@@ -203,7 +205,15 @@ final class Rewriting implements Content.Visitor<Content> {
 
   @Override
   public Content picture(Content.Picture p) {
-    return p;
+    return pictured(p);
+  }
+
+  private Content.Picture pictured(Content.Picture p) {
+    Treatment.Toning t = p.treatment().toning();
+    return p.withTreatment(
+        p.treatment()
+            .withToning(
+                new Treatment.Toning(t.kind(), colour.apply(t.dark()), colour.apply(t.light()))));
   }
 
   private Motif.Drawn drawn(Motif.Drawn d) {

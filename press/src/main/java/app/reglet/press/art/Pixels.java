@@ -2,6 +2,7 @@ package app.reglet.press.art;
 
 import app.reglet.core.design.Colour;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.Treating;
 import java.awt.image.BufferedImage;
 
 /** Where an image's pixels come from. */
@@ -21,8 +22,9 @@ public sealed interface Pixels {
    *
    * @param under the flat colour that shows through it; null where it lies on other art, and its
    *     transparency stays
+   * @param treating how it is seen other than its file has it
    */
-  record Stored(Picture picture, Colour.Solid under) implements Pixels {
+  record Stored(Picture picture, Colour.Solid under, Treating treating) implements Pixels {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.stored(this);

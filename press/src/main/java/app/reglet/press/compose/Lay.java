@@ -5,7 +5,6 @@ import app.reglet.core.check.Laid;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
@@ -20,9 +19,7 @@ import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Mark;
-import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
-import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Typefaces;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
@@ -34,7 +31,6 @@ import java.util.Set;
 
 /** The laying of one loose piece, or of the ground. */
 final class Lay {
-  private static final double MM_PER_INCH = 25.4;
   private static final Length UNDER = Length.mm("2");
   private static final AffineTransform STILL = new AffineTransform();
 
@@ -140,20 +136,14 @@ final class Lay {
   private void ground(Ground g, Box area, Box pictured, List<Mark> all) {
     Rect whole = Rect.of(area);
     all.add(new Mark.Path(whole.shape(), fills.of(g.paint(), whole), null));
-    Optional<Picture> picture = g.hasPicture() ? pictures.find(g.picture()) : Optional.empty();
-    picture.ifPresent(
-        p -> {
-          boolean flat = g.paint() instanceof Paint.Flat;
-          Pixels pixels =
-              new Pixels.Stored(p, flat ? fills.solid(((Paint.Flat) g.paint()).colour()) : null);
-          all.add(covering(p, pixels, Rect.of(pictured), g.focus()));
-          laid.add(
-              new Laid.Picture(
-                  Artwork.GROUND,
-                  "Ground's picture",
-                  Outlines.of(pictured, STILL),
-                  ppi(p, Rect.of(pictured))));
-        });
+    g.picture()
+        .flatMap(p -> pictures.find(p.sha()).map(f -> new FramedPicture(f, p, Rect.of(pictured))))
+        .ifPresent(
+            p -> {
+              boolean flat = g.paint() instanceof Paint.Flat && p.seen().equals(p.box());
+              all.add(p.mark(fills, flat ? fills.solid(((Paint.Flat) g.paint()).colour()) : null));
+              laid.add(p.laid(Artwork.GROUND, "Ground's picture", STILL));
+            });
     g.pattern()
         .flatMap(p -> new MotifMarks(fills, pictures).pattern(p, whole.shape(), whole))
         .ifPresent(
@@ -169,26 +159,6 @@ final class Lay {
                                   Outlines.of(area, STILL),
                                   ppi)));
             });
-  }
-
-  /** A picture as large as covers a box, cut to it. */
-  static Mark covering(Picture p, Pixels pixels, Rect box, Focus focus) {
-    double scale = scale(p, box);
-    double w = p.width() * scale;
-    double h = p.height() * scale;
-    double x = box.x() - (w - box.width()) * focus.x();
-    double y = box.y() - (h - box.height()) * focus.y();
-    return Mark.Group.clipped(
-        box.shape(), new Mark.Image(pixels, new AffineTransform(w, 0, 0, h, x, y)));
-  }
-
-  private static double scale(Picture p, Rect box) {
-    return Math.max(box.width() / p.width(), box.height() / p.height());
-  }
-
-  /** Pixels per inch of a picture that covers a box. */
-  static double ppi(Picture p, Rect box) {
-    return MM_PER_INCH / scale(p, box);
   }
 
   void loose(Piece piece) {

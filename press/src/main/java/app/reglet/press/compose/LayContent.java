@@ -13,7 +13,6 @@ import app.reglet.core.measure.Outline;
 import app.reglet.core.measure.Point;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
-import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
@@ -86,11 +85,9 @@ final class LayContent implements Content.Visitor<List<Mark>> {
       lay.absent.add(piece.name() + " (its file is not here)");
       return List.of();
     }
-    lay.laid.add(
-        new Laid.Picture(
-            piece.id(), piece.name(), Outlines.of(box, toSheet), Lay.ppi(found.get(), rect)));
-    return List.of(
-        Lay.covering(found.get(), new Pixels.Stored(found.get(), null), rect, content.focus()));
+    FramedPicture framed = new FramedPicture(found.get(), content, rect);
+    lay.laid.add(framed.laid(piece.id(), piece.name(), toSheet));
+    return List.of(framed.mark(lay.fills, null));
   }
 
   @Override

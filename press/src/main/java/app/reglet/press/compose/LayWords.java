@@ -16,7 +16,6 @@ import app.reglet.core.wrap.Region;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
-import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.type.Family;
@@ -120,17 +119,14 @@ final class LayWords {
       lay.absent.add(piece.name() + " (its picture’s file is not here)");
       return setting.marks();
     }
-    lay.laid.add(
-        new Laid.Picture(
-            piece.id(), piece.name(), Outlines.of(box, toSheet), Lay.ppi(found.get(), rect)));
+    FramedPicture framed = new FramedPicture(found.get(), content, rect);
+    lay.laid.add(framed.laid(piece.id(), piece.name(), toSheet));
     List<Mark> marks = new ArrayList<>();
     marks.add(
         new Mark.Group(
             "",
             Effects.clipped(WordsSetting.letters(setting.marks())),
-            List.of(
-                Lay.covering(
-                    found.get(), new Pixels.Stored(found.get(), null), rect, content.focus()))));
+            List.of(framed.mark(lay.fills, null))));
     setting.marks().forEach(m -> marks.add(((Mark.Glyphs) m).unseen()));
     return marks;
   }

@@ -15,6 +15,7 @@ import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.ornament.Tint;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.Treating;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
@@ -167,7 +168,7 @@ final class MotifMarks {
                           double height = width * p.height() / p.width();
                           Mark image =
                               new Mark.Image(
-                                  new Pixels.Stored(p, null),
+                                  new Pixels.Stored(p, null, Treating.NONE),
                                   AffineTransform.getScaleInstance(width, height));
                           boolean closed = t.across().isZero() && t.down().isZero();
                           return new Tiles(

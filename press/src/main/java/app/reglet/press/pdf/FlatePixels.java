@@ -32,94 +32,69 @@ final class FlatePixels {
   private FlatePixels() {}
 
   /**
-   * The picture as an image object, 8 bits a channel, RGB, packed row by row as it is read.
+   * The picture as an image object, 8 bits a channel, RGB, packed row by row as it is read. What
+   * shows through it is a soft mask (ISO 32000-1, 11.6.5.3).
    *
    * @param profile the ICC profile of its RGB; empty for the page's own
    */
   static PDImageXObject of(PDDocument document, Rows rows, byte[] profile) throws IOException {
     int w = rows.width();
     int h = rows.height();
-    COSStream packed = document.getDocument().createCOSStream();
-    Deflater deflater = new Deflater(Deflater.BEST_SPEED);
-    try (OutputStream raw = packed.createRawOutputStream();
-        DeflaterOutputStream out = new DeflaterOutputStream(raw, deflater, 1 << 16)) {
-      byte[] rgb = new byte[3 * w];
+    COSStream colours = document.getDocument().createCOSStream();
+    COSStream mask = rows.mayBeClear() ? document.getDocument().createCOSStream() : null;
+    try (Packed out = new Packed(colours);
+        Packed alpha = mask == null ? null : new Packed(mask)) {
+      int[] argb = new int[w];
       byte[] row = new byte[1 + 3 * w];
+      byte[] alphas = new byte[1 + w]; // filter None before each row
       row[0] = SUB;
       for (int y = 0; y < h; y++) {
-        rows.next(rgb);
-        for (int i = 0; i < 3; i++) {
-          row[1 + i] = rgb[i];
+        rows.next(argb);
+        int last = 0;
+        for (int x = 0; x < w; x++) {
+          int p = argb[x];
+          row[1 + 3 * x] = (byte) ((p >> 16) - (last >> 16));
+          row[2 + 3 * x] = (byte) ((p >> 8) - (last >> 8));
+          row[3 + 3 * x] = (byte) (p - last);
+          alphas[1 + x] = (byte) (p >>> 24);
+          last = p;
         }
-        for (int i = 3; i < rgb.length; i++) {
-          row[1 + i] = (byte) (rgb[i] - rgb[i - 3]);
+        out.stream.write(row);
+        if (alpha != null) {
+          alpha.stream.write(alphas);
         }
-        out.write(row);
       }
-    } finally {
-      deflater.end();
     }
-    PDColorSpace colours =
-        profile.length == 0 ? PDDeviceRGB.INSTANCE : profiled(document, profile, 3);
-    return image(document, packed, w, h, 8, 3, colours);
-  }
-
-  /**
-   * A picture that is clear in places, with its transparency as a soft mask (ISO 32000-1, 11.6.5.3)
-   * and its colours as they are without it. The same picture laid on black and on white says both:
-   * where the two differ, something shows through.
-   */
-  static PDImageXObject clear(PDDocument document, Rows onBlack, Rows onWhite, byte[] profile)
-      throws IOException {
-    int w = onBlack.width();
-    int h = onBlack.height();
-    COSStream mask = document.getDocument().createCOSStream();
-    Deflater deflater = new Deflater(Deflater.BEST_SPEED);
-    PDImageXObject image;
-    try (OutputStream raw = mask.createRawOutputStream();
-        DeflaterOutputStream out = new DeflaterOutputStream(raw, deflater, 1 << 16)) {
-      image = of(document, new ClearRows(onBlack, onWhite, out), profile);
-    } finally {
-      deflater.end();
+    PDImageXObject image =
+        image(
+            document,
+            colours,
+            w,
+            h,
+            8,
+            3,
+            profile.length == 0 ? PDDeviceRGB.INSTANCE : profiled(document, profile, 3));
+    if (mask != null) {
+      image
+          .getCOSObject()
+          .setItem(COSName.SMASK, image(document, mask, w, h, 8, 1, PDDeviceGray.INSTANCE));
     }
-    image
-        .getCOSObject()
-        .setItem(COSName.SMASK, image(document, mask, w, h, 8, 1, PDDeviceGray.INSTANCE));
     return image;
   }
 
-  /** Colours without what shows through; the transparency goes elsewhere, row by row. */
-  private record ClearRows(Rows onBlack, Rows onWhite, OutputStream alpha) implements Rows {
-    @Override
-    public int width() {
-      return onBlack.width();
+  /** A stream that is being packed. */
+  private static final class Packed implements AutoCloseable {
+    private final Deflater deflater = new Deflater(Deflater.BEST_SPEED);
+    private final OutputStream stream;
+
+    Packed(COSStream into) throws IOException {
+      stream = new DeflaterOutputStream(into.createRawOutputStream(), deflater, 1 << 16);
     }
 
     @Override
-    public int height() {
-      return onBlack.height();
-    }
-
-    @Override
-    public void next(byte[] rgb) throws IOException {
-      byte[] white = new byte[rgb.length];
-      onBlack.next(rgb);
-      onWhite.next(white);
-      byte[] row = new byte[1 + rgb.length / 3]; // filter None before each row
-      for (int i = 0; i < rgb.length; i += 3) {
-        int a = 255 - ((white[i + 1] & 0xff) - (rgb[i + 1] & 0xff));
-        a = Math.max(0, Math.min(255, a));
-        row[1 + i / 3] = (byte) a;
-        for (int c = i; c < i + 3; c++) {
-          rgb[c] = (byte) (a == 0 ? 0 : Math.min(255, ((rgb[c] & 0xff) * 255 + a / 2) / a));
-        }
-      }
-      alpha.write(row);
-    }
-
-    @Override
-    public void close() {
-      // both are closed by whoever opened them
+    public void close() throws IOException {
+      stream.close();
+      deflater.end();
     }
   }
 

@@ -7,6 +7,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.HashMap;
@@ -25,8 +26,10 @@ final class Images {
   /** Pixels that are decoded and packed as a JPEG in memory; more are packed without loss. */
   private static final long MOST_PACKED_ANEW = 12_000_000;
 
+  /** Pixels of a photo that is decoded and treated as a whole; a larger one goes row by row. */
+  private static final long MOST_TREATED_WHOLE = 26_000_000;
+
   private static final byte[] NO_PROFILE = {};
-  private static final int WHITE = 0xffffff;
 
   private final PDDocument document;
   private final Map<String, PDImageXObject> kept = new HashMap<>();
@@ -37,10 +40,13 @@ final class Images {
 
   PDImageXObject of(Pixels.Stored stored) throws IOException {
     String key =
-        stored.picture().sha() + (stored.under() == null ? "" : " on " + stored.under().text());
+        stored.picture().sha()
+            + (stored.under() == null ? "" : " on " + stored.under().text())
+            + (stored.treating().isNone() ? "" : " as " + stored.treating().word());
     PDImageXObject image = kept.get(key);
     if (image == null) {
-      image = embed(stored.picture(), stored.under());
+      image =
+          stored.treating().isNone() ? embed(stored.picture(), stored.under()) : treated(stored);
       kept.put(key, image);
     }
     return image;
@@ -50,7 +56,25 @@ final class Images {
     return LosslessFactory.createFromImage(document, made.image());
   }
 
+  /** Pixels that are others than the file's: a photo as a JPEG again, others without loss. */
+  private PDImageXObject treated(Pixels.Stored stored) throws IOException {
+    Picture p = stored.picture();
+    if (p.format() == Picture.Format.JPEG && (long) p.width() * p.height() <= MOST_TREATED_WHOLE) {
+      BufferedImage pixels = PictureReader.pixels(p, MOST_TREATED_WHOLE);
+      return JPEGFactory.createFromImage(
+          document, stored.treating().ofStored(pixels, p.orientation()), 0.95f);
+    }
+    try (Rows rows = PictureReader.rows(p, stored.treating())) {
+      return FlatePixels.of(document, laidOn(stored.under(), rows), NO_PROFILE);
+    }
+  }
+
+  private static Rows laidOn(Colour.Solid under, Rows rows) {
+    return under == null ? rows : PictureReader.laidOn(under.onScreen(), rows);
+  }
+
   private PDImageXObject embed(Picture picture, Colour.Solid under) throws IOException {
+    byte[] profile = NO_PROFILE;
     if (picture.format() == Picture.Format.JPEG) {
       return jpeg(picture);
     }
@@ -59,28 +83,12 @@ final class Images {
       if (!png.interlaced() && !png.mayBeTransparent() && png.depth() <= 8) {
         return FlatePixels.of(document, png);
       }
-      boolean rgb = png.colour() == 2 || png.colour() == 6;
-      byte[] profile = rgb ? png.profile() : NO_PROFILE; // 16 bits become 8
-      return png.mayBeTransparent() && under == null
-          ? clear(picture, profile)
-          : laidOn(picture, under, profile);
+      if (!png.interlaced() && (png.colour() == 2 || png.colour() == 6)) { // 16 bits become 8
+        profile = png.profile();
+      }
     }
-    return under == null && PictureReader.mayBeTransparent(picture)
-        ? clear(picture, NO_PROFILE)
-        : laidOn(picture, under, NO_PROFILE);
-  }
-
-  private PDImageXObject laidOn(Picture picture, Colour.Solid under, byte[] profile)
-      throws IOException {
-    try (Rows rows = PictureReader.rows(picture, under == null ? WHITE : under.onScreen())) {
-      return FlatePixels.of(document, rows, profile);
-    }
-  }
-
-  private PDImageXObject clear(Picture picture, byte[] profile) throws IOException {
-    try (Rows onBlack = PictureReader.rows(picture, 0);
-        Rows onWhite = PictureReader.rows(picture, WHITE)) {
-      return FlatePixels.clear(document, onBlack, onWhite, profile);
+    try (Rows rows = PictureReader.rows(picture)) {
+      return FlatePixels.of(document, laidOn(under, rows), profile);
     }
   }
 
@@ -102,7 +110,9 @@ final class Images {
       return JPEGFactory.createFromImage(
           document, PictureReader.onWhite(PictureReader.pixels(picture, MOST_PACKED_ANEW)), 0.95f);
     }
-    return laidOn(picture, null, NO_PROFILE);
+    try (Rows rows = PictureReader.rows(picture)) {
+      return FlatePixels.of(document, rows, NO_PROFILE);
+    }
   }
 
   private PDColorSpace colours(JpegFile jpeg, byte[] profile) throws IOException {

@@ -82,7 +82,7 @@ public final class PictureReader {
         budget.allowUnpacked(Math.max(unpacked, RGB * (long) w * h));
         int orientation = ExifOrientation.of(file, format, budget);
         boolean swap = Orientation.swapsSides(orientation);
-        BufferedImage sample = small(opened.reader, w, h, longest);
+        BufferedImage sample = inOwnColours(small(opened.reader, w, h, longest), file, format);
         return new Looked(
             new Picture(
                 file.sha(),
@@ -118,8 +118,8 @@ public final class PictureReader {
   }
 
   /**
-   * The stored pixels as sRGB or grey, not yet turned upright; of a large picture every second,
-   * third … of each row and column, so that no more than so many come.
+   * The stored pixels as sRGB, not yet turned upright; of a large picture every second, third … of
+   * each row and column, so that no more than so many come.
    *
    * @param most pixels that may come
    */
@@ -134,7 +134,7 @@ public final class PictureReader {
       }
       ImageReadParam param = opened.reader.getDefaultReadParam();
       param.setSourceSubsampling(step, step, 0, 0);
-      return opened.reader.read(0, param);
+      return inOwnColours(opened.reader.read(0, param), picture.file(), picture.format());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -152,27 +152,53 @@ public final class PictureReader {
   }
 
   /**
-   * The stored rows one after the other, without the whole in memory (but for interlaced PNGs,
-   * which are bounded when they come in).
+   * The stored rows one after the other, in the file's own colours where it is a PNG and in sRGB
+   * else, without the whole in memory (but for interlaced PNGs, which are bounded when they come
+   * in).
    *
-   * @param under the colour that shows through what is transparent, 0xRRGGBB
    * @throws IOException when the file can't be read
    */
-  public static Rows rows(Picture picture, int under) throws IOException {
+  public static Rows rows(Picture picture) throws IOException {
     if (picture.format() == Picture.Format.PNG) {
       PngFile png = PngFile.of(picture.file());
       if (!png.interlaced()) {
-        return new PngRows(png, under);
+        return new PngRows(png);
       }
     }
     Opened opened =
         Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
-    return new RegionRows(opened.reader, under, opened);
+    var type = opened.reader.getRawImageType(0);
+    boolean clear =
+        picture.format() != Picture.Format.JPEG
+            && (type == null || type.getColorModel().hasAlpha());
+    return new RegionRows(opened.reader, clear, opened);
+  }
+
+  /**
+   * The stored rows in sRGB, treated.
+   *
+   * @throws IOException when the file can't be read
+   */
+  public static Rows rows(Picture picture, Treating treating) throws IOException {
+    Rows rows = rows(picture);
+    if (picture.format() == Picture.Format.PNG) {
+      Rows own = rows;
+      rows =
+          IccProfile.toScreen(PngFile.of(picture.file()).profile())
+              .<Rows>map(to -> new ProfiledRows(own, to))
+              .orElse(own);
+    }
+    return new TreatedRows(rows, treating.inStored(picture.orientation()));
+  }
+
+  /** Rows laid on a colour, 0xRRGGBB. */
+  public static Rows laidOn(int under, Rows rows) {
+    return rows.mayBeClear() ? new LaidRows(rows, under) : rows;
   }
 
   /** The picture as RGB, what is transparent in it laid on white. */
   public static BufferedImage onWhite(BufferedImage image) {
-    return RegionRows.laidOn(WHITE, image);
+    return Decoded.laidOn(WHITE, image);
   }
 
   /**
@@ -198,6 +224,14 @@ public final class PictureReader {
     throw new Refusal(
         "picture",
         "This file is no JPEG, PNG or TIFF: save the picture as one of these and try again.");
+  }
+
+  /** As sRGB: the reader of PNGs leaves their profile out. */
+  private static BufferedImage inOwnColours(
+      BufferedImage image, FileBytes file, Picture.Format format) throws IOException {
+    return format == Picture.Format.PNG
+        ? Decoded.profiled(image, PngFile.of(file).profile())
+        : Decoded.onScreen(image);
   }
 
   /** Every n-th pixel, so that a large file costs little memory. */

@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.util.zip.InflaterInputStream;
 
 /**
- * The rows of a PNG one by one, laid on a colour (ISO/IEC 15948: filtering 9, colour types 6.1,
+ * The rows of a PNG one by one, in its own colours (ISO/IEC 15948: filtering 9, colour types 6.1,
  * transparency 11.3.2). Not for interlaced ones, whose rows are not whole before the last pass.
  */
 final class PngRows implements Rows {
@@ -14,19 +14,14 @@ final class PngRows implements Rows {
   private final PngFile png;
   private final DataInputStream in;
   private final int bytesOfPixel;
-  private final int under;
   private byte[] row;
   private byte[] above;
 
-  /**
-   * @param under what shows through it, 0xRRGGBB
-   */
-  PngRows(PngFile png, int under) throws IOException {
+  PngRows(PngFile png) throws IOException {
     if (png.interlaced()) {
       throw new IOException("an interlaced PNG has no rows before its last pass");
     }
     this.png = png;
-    this.under = under;
     long bits = (long) png.channels() * png.depth();
     this.bytesOfPixel = (int) Math.max(1, bits / 8);
     int length = Math.toIntExact((png.width() * bits + 7) / 8);
@@ -53,7 +48,12 @@ final class PngRows implements Rows {
   }
 
   @Override
-  public void next(byte[] rgb) throws IOException {
+  public boolean mayBeClear() {
+    return png.mayBeTransparent();
+  }
+
+  @Override
+  public void next(int[] argb) throws IOException {
     byte[] last = above;
     above = row;
     row = last;
@@ -62,16 +62,17 @@ final class PngRows implements Rows {
     unfilter(filter);
     if (png.depth() == 8 && png.colour() == 6) {
       for (int x = 0; x < png.width(); x++) {
-        int a = row[4 * x + 3] & 0xff;
-        for (int c = 0; c < 3; c++) {
-          rgb[3 * x + c] = (byte) laid(row[4 * x + c] & 0xff, a, 16 - 8 * c);
-        }
+        argb[x] = argb(row[4 * x], row[4 * x + 1], row[4 * x + 2], row[4 * x + 3]);
       }
       return;
     }
     for (int x = 0; x < png.width(); x++) {
-      pixel(x, rgb);
+      argb[x] = pixel(x);
     }
+  }
+
+  private static int argb(int r, int g, int b, int a) {
+    return a << 24 | (r & 0xff) << 16 | (g & 0xff) << 8 | b & 0xff;
   }
 
   private void unfilter(int filter) throws IOException {
@@ -117,7 +118,7 @@ final class PngRows implements Rows {
     return pa <= pb && pa <= pc ? left : pb <= pc ? up : corner;
   }
 
-  private void pixel(int x, byte[] rgb) {
+  private int pixel(int x) {
     int r;
     int g;
     int b;
@@ -154,9 +155,7 @@ final class PngRows implements Rows {
         }
       }
     }
-    rgb[3 * x] = (byte) laid(r, alpha, 16);
-    rgb[3 * x + 1] = (byte) laid(g, alpha, 8);
-    rgb[3 * x + 2] = (byte) laid(b, alpha, 0);
+    return argb(r, g, b, alpha);
   }
 
   /** Whether this is the one colour that tRNS calls transparent. */
@@ -192,12 +191,6 @@ final class PngRows implements Rows {
       case 8 -> sample;
       default -> sample * 255 / ((1 << png.depth()) - 1);
     };
-  }
-
-  private int laid(int value, int alpha, int shift) {
-    return alpha == 255
-        ? value
-        : (value * alpha + (under >> shift & 0xff) * (255 - alpha) + 127) / 255;
   }
 
   @Override

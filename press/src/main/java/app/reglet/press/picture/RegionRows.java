@@ -1,7 +1,5 @@
 package app.reglet.press.picture;
 
-import java.awt.Color;
-import java.awt.Graphics2D;
 import java.awt.Rectangle;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -14,25 +12,23 @@ final class RegionRows implements Rows {
 
   private final ImageReader reader;
   private final AutoCloseable owner;
+  private final boolean clear;
   private final int width;
   private final int height;
-  private final int under;
   private BufferedImage strip;
-  private int[] pixels;
   private int stripTop;
   private int y;
 
   /**
-   * @param under what shows through it, 0xRRGGBB
+   * @param clear whether something may show through
    * @param owner what is closed at the end
    */
-  RegionRows(ImageReader reader, int under, AutoCloseable owner) throws IOException {
+  RegionRows(ImageReader reader, boolean clear, AutoCloseable owner) throws IOException {
     this.reader = reader;
-    this.under = under;
+    this.clear = clear;
     this.owner = owner;
     this.width = reader.getWidth(0);
     this.height = reader.getHeight(0);
-    this.pixels = new int[width];
   }
 
   @Override
@@ -46,37 +42,22 @@ final class RegionRows implements Rows {
   }
 
   @Override
-  public void next(byte[] rgb) throws IOException {
+  public boolean mayBeClear() {
+    return clear;
+  }
+
+  @Override
+  public void next(int[] argb) throws IOException {
     if (strip == null || y >= stripTop + strip.getHeight()) {
       int rows = Math.min(height - y, Math.max(16, STRIP_PIXELS / width));
       ImageReadParam param = reader.getDefaultReadParam();
       param.setSourceRegion(new Rectangle(0, y, width, rows));
       strip = null; // let go of the last before the next is read
-      strip = laidOn(under, reader.read(0, param));
+      strip = Decoded.onScreen(reader.read(0, param));
       stripTop = y;
     }
-    strip.getRGB(0, y - stripTop, width, 1, pixels, 0, width);
-    for (int x = 0; x < width; x++) {
-      rgb[3 * x] = (byte) (pixels[x] >> 16);
-      rgb[3 * x + 1] = (byte) (pixels[x] >> 8);
-      rgb[3 * x + 2] = (byte) pixels[x];
-    }
+    strip.getRGB(0, y - stripTop, width, 1, argb, 0, width);
     y++;
-  }
-
-  static BufferedImage laidOn(int under, BufferedImage image) {
-    if (image.getType() == BufferedImage.TYPE_INT_RGB
-        || image.getType() == BufferedImage.TYPE_3BYTE_BGR) {
-      return image;
-    }
-    BufferedImage rgb =
-        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = rgb.createGraphics();
-    g.setColor(new Color(under));
-    g.fillRect(0, 0, rgb.getWidth(), rgb.getHeight());
-    g.drawImage(image, 0, 0, null);
-    g.dispose();
-    return rgb;
   }
 
   @Override

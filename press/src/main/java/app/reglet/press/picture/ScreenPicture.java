@@ -15,6 +15,8 @@ import javax.imageio.stream.ImageOutputStream;
 
 /** Small upright pictures for a screen. */
 public final class ScreenPicture {
+  private static final float SCREEN_QUALITY = 0.86f;
+
   private ScreenPicture() {}
 
   /** A JPEG, or a PNG where anything shows through; its longer side at most so many pixels. */
@@ -38,7 +40,21 @@ public final class ScreenPicture {
     g.drawImage(stored, t, null);
     g.dispose();
     try {
-      return clear ? png(out) : jpeg(out, 0.86f);
+      return clear ? png(out) : jpeg(out, SCREEN_QUALITY);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /**
+   * The same, treated.
+   *
+   * @param shown a picture for a screen, decoded
+   */
+  public static byte[] treated(BufferedImage shown, Treating treating) {
+    try {
+      BufferedImage image = treating.of(shown);
+      return image.getColorModel().hasAlpha() ? png(image) : jpeg(image, SCREEN_QUALITY);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -155,8 +155,11 @@ final class RasterPainter implements Painter {
                 new Pixels.Visitor<>() {
                   @Override
                   public BufferedImage stored(Pixels.Stored stored) {
-                    t.concatenate(Orientation.upright(stored.picture().orientation()));
-                    return PictureReader.pixels(stored.picture(), MOST_PIXELS);
+                    int orientation = stored.picture().orientation();
+                    t.concatenate(Orientation.upright(orientation));
+                    return stored
+                        .treating()
+                        .ofStored(PictureReader.pixels(stored.picture(), MOST_PIXELS), orientation);
                   }
 
                   @Override

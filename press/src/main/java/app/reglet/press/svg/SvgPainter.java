@@ -209,7 +209,7 @@ final class SvgPainter implements Painter {
                 new Pixels.Visitor<>() {
                   @Override
                   public String stored(Pixels.Stored stored) {
-                    return addresses.picture(stored.picture());
+                    return addresses.picture(stored.picture(), stored.treating());
                   }
 
                   @Override

@@ -15,7 +15,12 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.ScreenPicture;
+import app.reglet.press.picture.Treating;
 import app.reglet.press.svg.Addresses;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -23,6 +28,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javax.imageio.ImageIO;
 
 /**
  * A cover whose look and file are held fast. Its design is a stored document, kept as the Reglet
@@ -43,6 +49,7 @@ public record Golden(String name, Wrap wrap) {
         of("clear-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("tagged-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("four-ink-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("treated", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("forms", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("shapes", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
@@ -108,12 +115,14 @@ public record Golden(String name, Wrap wrap) {
     Files.write(Path.of("src", "test", "resources", "golden", name + ending), content);
   }
 
+  private static final int SCREEN = 1800;
+
   /** Where a screen finds a picture: in the address itself. */
   public static final Addresses ADDRESSES =
       new Addresses() {
         @Override
-        public String picture(Picture picture) {
-          return address(picture);
+        public String picture(Picture picture, Treating treating) {
+          return treating.isNone() ? address(picture) : address(picture, treating);
         }
 
         @Override
@@ -121,6 +130,20 @@ public record Golden(String name, Wrap wrap) {
           return PageAddress.of(page);
         }
       };
+
+  private static String address(Picture picture, Treating treating) {
+    byte[] shown = ScreenPicture.treated(screen(picture), treating);
+    String type = (shown[0] & 0xff) == 0x89 ? "png" : "jpeg";
+    return "data:image/" + type + ";base64," + java.util.Base64.getEncoder().encodeToString(shown);
+  }
+
+  private static BufferedImage screen(Picture picture) {
+    try {
+      return ImageIO.read(new ByteArrayInputStream(PictureReader.screen(picture, SCREEN)));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
 
   private static String address(Picture picture) {
     try {

@@ -14,6 +14,7 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.Treating;
 import app.reglet.press.svg.Addresses;
 import app.reglet.press.svg.ArtworkSvg;
 import app.reglet.press.svg.BenchSvg;
@@ -44,8 +45,11 @@ class BenchPage {
   private static final Addresses ADDRESSES =
       new Addresses() {
         @Override
-        public String picture(Picture p) {
-          return "/pictures/" + p.sha() + "/preview";
+        public String picture(Picture p, Treating treating) {
+          return "/pictures/"
+              + p.sha()
+              + "/preview"
+              + (treating.isNone() ? "" : "?as=" + treating.word());
         }
 
         @Override
@@ -91,7 +95,9 @@ class BenchPage {
     GroundView ground = GroundView.of(chosen, cover, placed);
     model.addAttribute("ground", ground);
     model.addAttribute("families", MotifView.FAMILIES);
-    model.addAttribute("aboutPicture", pictures.about(ground.ground().picture()).orElse(null));
+    model.addAttribute(
+        "aboutPicture",
+        ground.ground().picture().flatMap(p -> pictures.about(p.sha())).orElse(null));
     List<Piece> hand = hand(cover.design(), chosen);
     Piece piece = hand.size() == 1 ? hand.get(0) : null;
     model.addAttribute("piece", piece);

@@ -2,15 +2,19 @@ package app.reglet.web.bench;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Treatment.Levels;
 import app.reglet.core.design.Words;
 import app.reglet.core.edit.Arrangement;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.EditSentence;
 import app.reglet.core.edit.Editing;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.docket.Saying;
@@ -57,6 +61,11 @@ public class Benching {
           @Override
           public int pages(String sha) {
             return placed.pages(sha);
+          }
+
+          @Override
+          public Levels levels(String sha) {
+            return placed.tones(sha).automatic();
           }
         };
   }
@@ -150,14 +159,39 @@ public class Benching {
     return new Changed(before, after, Optional.of(what), Optional.empty());
   }
 
-  /** The piece whose own words are typed, when nothing else of it changes; else nothing. */
+  /**
+   * What is changed in a run: a piece whose own words are typed and nothing else of it changes, or
+   * what of a picture; else nothing.
+   */
   private static String typing(Edit edit, Design before) {
-    return edit instanceof Edit.Set set
-            && set.content() instanceof Words now
-            && before.piece(set.piece()).map(Piece::content).orElse(null) instanceof Words was
-            && now.withText(was.text()).equals(was)
-        ? set.piece()
-        : "";
+    if (edit instanceof Edit.Set set) {
+      Content was = before.piece(set.piece()).map(Piece::content).orElse(null);
+      if (set.content() instanceof Words now
+          && was instanceof Words old
+          && now.withText(old.text()).equals(old)) {
+        return set.piece();
+      }
+      if (set.content() instanceof Content.Picture now && was instanceof Content.Picture old) {
+        return run(set.piece(), now, old);
+      }
+    }
+    if (edit instanceof Edit.SetGround set && set.ground().hasPicture()) {
+      Optional<Ground> was = before.side(set.side()).ground(set.part());
+      if (was.isPresent()
+          && was.get().hasPicture()
+          && set.ground().withPicture(was.get().picture().get()).equals(was.get())) {
+        return run(
+            set.side() + set.part().map(PanelKind::id).orElse(""),
+            set.ground().picture().get(),
+            was.get().picture().get());
+      }
+    }
+    return "";
+  }
+
+  private static String run(String of, Content.Picture now, Content.Picture was) {
+    String amount = now.amountOtherThan(was);
+    return amount.isEmpty() ? "" : of + " " + amount;
   }
 
   @Transactional

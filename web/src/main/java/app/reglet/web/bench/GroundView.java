@@ -2,6 +2,7 @@ package app.reglet.web.bench;
 
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Paint;
+import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param ground what is shown: that of the part, else that of the whole
  * @param colour as text; empty when it is no one colour
  * @param onScreen about how that looks, {@code #rrggbb}
+ * @param picture its picture, null for none
  * @param parts that can have one, the whole sheet first
  */
 public record GroundView(
@@ -30,6 +32,7 @@ public record GroundView(
     String onScreen,
     FillView fill,
     MotifView pattern,
+    PictureView picture,
     List<Choice> parts) {
   /** Begins the name of what is in the hand when it is the ground of a part. */
   static final String PREFIX = "ground:";
@@ -54,7 +57,21 @@ public record GroundView(
             .pattern()
             .map(p -> MotifView.of(p, cover.design(), cover.unit(), drawings))
             .orElse(null),
+        PictureView.of(
+            ground.picture().orElse(null),
+            cover.wrap().map(w -> covered(w, ground, part)).orElse(null),
+            cover.design(),
+            cover.unit(),
+            drawings),
         cover.wrap().map(w -> parts(w, cover)).orElse(List.of()));
+  }
+
+  /** What its picture covers, but for hinges that go with a part. */
+  private static Box covered(Wrap wrap, Ground ground, Optional<PanelKind> part) {
+    return part.flatMap(wrap::panel)
+        .map(Panel::art)
+        .or(() -> wrap.box(ground.region()))
+        .orElse(wrap.sheetBox());
   }
 
   private static List<Choice> parts(Wrap wrap, Cover cover) {

@@ -3,7 +3,6 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
-import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Piece;
@@ -104,8 +103,7 @@ class Placing {
     return new Planned(
         switch (where.as()) {
           case "motif" -> cover -> motif(cover, where.of(), new Motif.Pictured(added.sha()));
-          case "letters" ->
-              cover -> through(cover, where.of(), new Content.Picture(added.sha(), Focus.MIDDLE));
+          case "letters" -> cover -> through(cover, where.of(), Content.Picture.of(added.sha()));
           case "piece" -> cover -> new Addition.AddPicture(where.panel(), added.sha(), file.name());
           default ->
               cover -> {

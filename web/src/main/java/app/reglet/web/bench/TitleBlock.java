@@ -25,7 +25,7 @@ import java.util.Locale;
  * @param piece the piece
  * @param kind words, shape, picture, barcode or group
  * @param words its words, null when it has none
- * @param picture its picture, null when it has none
+ * @param picture its picture as its leaves show it, null when it has none
  * @param colour what it is painted with, empty when that is no one colour
  * @param onScreen about how that looks, {@code #rrggbb}
  * @param barcode the barcode, null for other pieces
@@ -47,7 +47,7 @@ public record TitleBlock(
     Piece piece,
     String kind,
     Words words,
-    Content.Picture picture,
+    PictureView picture,
     String colour,
     String onScreen,
     BarcodeView barcode,
@@ -142,7 +142,12 @@ public record TitleBlock(
         piece,
         kind(piece.content()),
         piece.content() instanceof Words w ? w : null,
-        piece.content() instanceof Content.Picture p ? p : null,
+        PictureView.of(
+            piece.content() instanceof Content.Picture p ? p : null,
+            box,
+            cover.design(),
+            unit,
+            files),
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
         piece.content() instanceof Content.Barcode b ? BarcodeView.of(b, cover) : null,

@@ -64,7 +64,7 @@ public record WordsForm(
         EdgeView.of(w.outline(), design, unit),
         w.panel() == null ? null : panel(w.panel(), design, unit),
         piece.appearance().shadow().map(s -> shadow(s, design, unit)).orElse(null),
-        w.through() == null ? null : w.through().focus());
+        w.through() == null ? null : w.through().framing().focus());
   }
 
   private static String said(String curve, Piece piece, Words w) {

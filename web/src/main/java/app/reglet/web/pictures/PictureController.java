@@ -1,11 +1,13 @@
 package app.reglet.web.pictures;
 
+import app.reglet.press.picture.Treating;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import org.springframework.core.io.ByteArrayResource;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -16,6 +18,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Pictures and placed pages as the screen wants them. */
 @Controller
@@ -32,19 +35,44 @@ public class PictureController {
   ResponseEntity<Resource> preview(
       @PathVariable String sha,
       @RequestParam(required = false) Integer page,
+      @RequestParam(defaultValue = "") String as,
       HttpServletResponse response)
       throws IOException {
+    if (!as.isEmpty()) {
+      byte[] treated = store.treated(sha, Treating.parse(as));
+      forEver(response);
+      return ResponseEntity.ok()
+          .contentType(type(treated[0] & 0xff))
+          .body(new ByteArrayResource(treated));
+    }
     Path file = page == null ? store.preview(sha) : placed.screen(sha, page);
-    response.setHeader(
-        HttpHeaders.CACHE_CONTROL,
-        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable().getHeaderValue());
+    forEver(response);
     return ResponseEntity.ok().contentType(type(file)).body(new FileSystemResource(file));
   }
 
-  /** A PNG begins with 0x89 (ISO/IEC 15948, 5.2), a JPEG with 0xFF. */
+  /** How often each tone is in a picture, drawn. */
+  @GetMapping(path = "/pictures/{sha}/tones.svg", produces = "image/svg+xml")
+  @ResponseBody
+  String tones(@PathVariable String sha, HttpServletResponse response) {
+    String drawn = store.tones(sha).svg();
+    forEver(response);
+    return drawn;
+  }
+
+  private static void forEver(HttpServletResponse response) {
+    response.setHeader(
+        HttpHeaders.CACHE_CONTROL,
+        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable().getHeaderValue());
+  }
+
   private static MediaType type(Path file) throws IOException {
     try (InputStream in = Files.newInputStream(file)) {
-      return in.read() == 0x89 ? MediaType.IMAGE_PNG : MediaType.IMAGE_JPEG;
+      return type(in.read());
     }
+  }
+
+  /** A PNG begins with 0x89 (ISO/IEC 15948, 5.2), a JPEG with 0xFF. */
+  private static MediaType type(int first) {
+    return first == 0x89 ? MediaType.IMAGE_PNG : MediaType.IMAGE_JPEG;
   }
 }

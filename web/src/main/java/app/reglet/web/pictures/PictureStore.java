@@ -4,6 +4,9 @@ import app.reglet.core.Refusal;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.ScreenPicture;
+import app.reglet.press.picture.Tones;
+import app.reglet.press.picture.Treating;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.reading.ReadingDesk.PictureFacts;
 import app.reglet.web.reading.ReadingRoom;
@@ -12,14 +15,17 @@ import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.StoredFiles;
 import app.reglet.web.store.Uploads;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import javax.imageio.ImageIO;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
@@ -31,6 +37,9 @@ import org.springframework.stereotype.Service;
 public class PictureStore {
   private static final int SCREEN_PIXELS = 1800;
 
+  /** Decoded pictures for the screen that are at hand: 13 MB each at most. */
+  private static final int DECODED = 3;
+
   private final PictureRecords records;
   private final DataDirectory data;
   private final Room room;
@@ -40,6 +49,19 @@ public class PictureStore {
 
   /** What is known of pictures that were asked for: of one sum it never changes. */
   private final Map<String, Picture> found = new ConcurrentHashMap<>();
+
+  private final Map<String, Tones> tones = new ConcurrentHashMap<>();
+
+  /** Pictures for the screen that were treated last, the longest ago first. */
+  private final Map<String, BufferedImage> decoded =
+      new LinkedHashMap<>(8, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, BufferedImage> eldest) {
+          return size() > DECODED;
+        }
+      };
 
   public PictureStore(
       PictureRecords records,
@@ -156,6 +178,34 @@ public class PictureStore {
       }
     }
     return made;
+  }
+
+  /** The same, treated. */
+  public byte[] treated(String sha, Treating treating) {
+    return ScreenPicture.treated(decoded(sha), treating);
+  }
+
+  /** How often each tone is in a picture. */
+  public Tones tones(String sha) {
+    return tones.computeIfAbsent(sha, s -> Tones.of(decoded(s)));
+  }
+
+  private BufferedImage decoded(String sha) {
+    synchronized (decoded) {
+      BufferedImage known = decoded.get(sha);
+      if (known != null) {
+        return known;
+      }
+    }
+    try {
+      BufferedImage image = ImageIO.read(preview(sha).toFile());
+      synchronized (decoded) {
+        decoded.put(sha, image);
+      }
+      return image;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private Path previewOf(String sha) {

@@ -7,6 +7,7 @@ import app.reglet.press.compose.Pictures;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.Tones;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.vector.SvgReader;
 import app.reglet.web.reading.ReadingRoom;
@@ -173,6 +174,11 @@ public class PlacedFiles implements Pictures {
   @Override
   public Optional<Picture> find(String sha) {
     return pictures.find(sha);
+  }
+
+  /** How often each tone is in a picture. */
+  public Tones tones(String sha) {
+    return pictures.tones(sha);
   }
 
   @Override

@@ -89,10 +89,10 @@ public final class FuzzTargets {
       return;
     }
     Picture picture = new Picture("0", Picture.Format.PNG, png.width(), png.height(), 1, 0, bytes);
-    try (Rows rows = PictureReader.rows(picture, 0xffffff)) {
-      byte[] rgb = new byte[3 * rows.width()];
+    try (Rows rows = PictureReader.rows(picture)) {
+      int[] row = new int[rows.width()];
       for (int y = 0; y < rows.height(); y++) {
-        rows.next(rgb);
+        rows.next(row);
       }
     }
   }

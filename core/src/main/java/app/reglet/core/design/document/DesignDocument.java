@@ -3,14 +3,15 @@ package app.reglet.core.design.document;
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.Focus;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.wrap.PanelKind;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -29,6 +30,8 @@ public final class DesignDocument {
 
   private static final JsonMapper JSON =
       JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+
+  private static final PictureCodec PICTURES = new PictureCodec();
 
   private DesignDocument() {}
 
@@ -121,12 +124,7 @@ public final class DesignDocument {
   private static ObjectNode write(Ground ground) {
     ObjectNode out = JSON.createObjectNode();
     out.set("paint", PaintCodec.write(ground.paint()));
-    if (ground.hasPicture()) {
-      out.put("picture", ground.picture());
-    }
-    if (!ground.focus().equals(Focus.MIDDLE)) {
-      PictureCodec.focus(ground.focus(), out);
-    }
+    ground.picture().ifPresent(p -> PICTURES.write(p, out));
     if (ground.extent() != Ground.Extent.SHEET) {
       out.put("extent", ground.extent().name());
     }
@@ -134,11 +132,17 @@ public final class DesignDocument {
     return out;
   }
 
+  /** Earlier grounds without a picture might still say where its focus was. */
+  private static Optional<Content.Picture> pictureless(Fields in) {
+    in.number("focusX", 0);
+    in.number("focusY", 0);
+    return Optional.empty();
+  }
+
   private static Ground ground(Fields in) {
     return new Ground(
         in.part("paint", PaintCodec::read),
-        in.text("picture", ""),
-        new Focus(in.number("focusX", 0.5), in.number("focusY", 0.5)),
+        in.text("picture", "").isEmpty() ? pictureless(in) : Optional.of(PICTURES.read(in)),
         in.choice("extent", Ground.Extent.SHEET),
         in.partIfAny("pattern", MotifCodec::pattern));
   }

@@ -41,9 +41,7 @@ final class WordsCodec implements ContentCodec<Words> {
       out.set("panel", CurveCodec.write(w.panel()));
     }
     if (w.through() != null) {
-      ObjectNode through = out.putObject("through");
-      through.put("picture", w.through().sha());
-      PictureCodec.focus(w.through().focus(), through);
+      new PictureCodec().write(w.through(), out.putObject("through"));
     }
     more(type, out);
     more(setting, out);

@@ -14,6 +14,7 @@ import app.reglet.core.design.Curve;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
+import app.reglet.core.design.Framing;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
@@ -23,6 +24,7 @@ import app.reglet.core.design.Placement;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
+import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
@@ -37,6 +39,17 @@ import org.testng.annotations.Test;
 
 public class DesignDocumentTest {
   private static final Colour INK = new Colour.Swatch("Ink");
+  private static final Content.Picture TREATED =
+      new Content.Picture(
+          "ab12",
+          new Framing(new Focus(0.1, 0.9), 1.5, Framing.Fit.WHOLE, 3, true),
+          new Treatment(
+              new Treatment.Levels(12, 240, 1.2),
+              -10,
+              20,
+              -35,
+              new Treatment.Toning(Treatment.Toning.Kind.TWO_COLOURS, INK, Colour.WHITE),
+              new Treatment.Shade(Treatment.Shade.Side.LEFT, -60, 45)));
   private static final Anchors SAFE = Anchors.filling(Region.safe(PanelKind.FRONT));
 
   /** A design that uses whatever there is. */
@@ -132,8 +145,7 @@ public class DesignDocumentTest {
             "Rule",
             SAFE,
             new Content.Shape(new Figure.Line(Figure.Line.Way.RISING), null, edge));
-    Piece picture =
-        new Piece("p", "Picture", SAFE, new Content.Picture("ab12", new Focus(0.1, 0.9)));
+    Piece picture = new Piece("p", "Picture", SAFE, TREATED);
     Piece group =
         new Piece(
             "g",
@@ -161,7 +173,11 @@ public class DesignDocumentTest {
     Piece sky =
         new Piece("sky", "Sky", SAFE, new Content.Pattern(new Motif.Pictured("ef56"), tiling));
     Ground ground =
-        new Ground(linear, "cd34", new Focus(0.25, 0.75), Ground.Extent.FRONT)
+        new Ground(
+                linear,
+                Optional.of(new Content.Picture("cd34", new Focus(0.25, 0.75))),
+                Ground.Extent.FRONT,
+                Optional.empty())
             .withPattern(new Content.Pattern(new Motif.Drawn("dot", List.of(INK)), tiling));
     return new Design(
         Map.of("Ink", new Colour.Cmyk(60, 40, 40, 100)),
@@ -201,9 +217,9 @@ public class DesignDocumentTest {
         .isEqualTo(
             new Ground(
                 Paint.of(new Colour.Rgb(0x123456)),
-                "ab12",
-                new Focus(0.25, 0.75),
-                Ground.Extent.FRONT));
+                Optional.of(new Content.Picture("ab12", new Focus(0.25, 0.75))),
+                Ground.Extent.FRONT,
+                Optional.empty()));
     Words words = (Words) two.piece("title").orElseThrow().content();
     assertThat(words)
         .isEqualTo(

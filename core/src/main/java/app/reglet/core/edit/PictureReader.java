@@ -1,0 +1,81 @@
+package app.reglet.core.edit;
+
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Framing;
+import app.reglet.core.design.Treatment;
+import app.reglet.core.design.Treatment.Levels;
+import app.reglet.core.design.Treatment.Shade;
+import app.reglet.core.design.Treatment.Toning;
+
+/** Reads what is typed about a picture; what is not sent stays. */
+final class PictureReader {
+  private final Typed typed;
+  private final EditReader.Stock stock;
+
+  PictureReader(Typed typed, EditReader.Stock stock) {
+    this.typed = typed;
+    this.stock = stock;
+  }
+
+  Content.Picture changed(Content.Picture old) {
+    return new Content.Picture(
+        typed.text("picture", old.sha()),
+        framing(old.framing()),
+        typed.has("untreated") ? Treatment.NONE : treatment(old.sha(), old.treatment()));
+  }
+
+  private Framing framing(Framing old) {
+    return new Framing(
+        new Focus(
+            typed.figure("focusX", "focus", 0, 1, old.focus().x()),
+            typed.figure("focusY", "focus", 0, 1, old.focus().y())),
+        typed.figure(
+                "zoom", "enlargement in percent", 100, 100 * Framing.MOST_ZOOM, 100 * old.zoom())
+            / 100,
+        typed.choice("fit", old.fit()),
+        Math.floorMod(old.quarters() + (int) typed.figure("turned", "quarter turn", -3, 3, 0), 4),
+        typed.flag("mirrored", old.mirrored()));
+  }
+
+  private Treatment treatment(String sha, Treatment old) {
+    return new Treatment(
+        typed.text("levels", "").equals("automatic") ? stock.levels(sha) : levels(old.levels()),
+        amount("brightness", old.brightness()),
+        amount("contrast", old.contrast()),
+        amount("saturation", old.saturation()),
+        new Toning(
+            typed.choice("toning", old.toning().kind()),
+            colour("darkColour", old.toning().dark()),
+            colour("lightColour", old.toning().light())),
+        new Shade(
+            typed.choice("shadeSide", old.shade().side()),
+            amount("shade", old.shade().amount()),
+            whole("shadeReach", "reach in percent", 1, Treatment.MOST, old.shade().reach())));
+  }
+
+  private Levels levels(Levels old) {
+    return new Levels(
+        whole("levelBlack", "level", 0, Levels.TOP - 1, old.black()),
+        whole("levelWhite", "level", 1, Levels.TOP, old.white()),
+        typed.figure(
+            "levelGamma",
+            "middle of the levels",
+            Levels.LEAST_GAMMA,
+            Levels.MOST_GAMMA,
+            old.gamma()));
+  }
+
+  private Colour colour(String field, Colour old) {
+    return typed.has(field) ? Colour.parse(typed.text(field)) : old;
+  }
+
+  private int amount(String field, int old) {
+    return whole(field, field, -Treatment.MOST, Treatment.MOST, old);
+  }
+
+  private int whole(String field, String what, int least, int most, int old) {
+    return (int) Math.round(typed.figure(field, what, least, most, old));
+  }
+}
