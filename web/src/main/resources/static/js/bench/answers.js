@@ -46,17 +46,23 @@ function keep(g, before) {
   }
 }
 
-/** A picture that is seen otherwise stays as it was until the other is here. */
+/** A picture that is seen otherwise stays as it was until the other is here: a quick one first, a fine one when the hand rests. */
 function pictured(g, before) {
   const were = [...(before?.querySelectorAll("image") ?? [])];
   for (const [i, image] of [...g.querySelectorAll("image")].entries()) {
     const [href, was] = [image.getAttribute("href"), were[i]?.getAttribute("href")];
     if (!was || was === href || !href.startsWith("/")) continue;
     image.setAttribute("href", was);
-    const coming = new Image();
-    coming.onload = coming.onerror = () => image.setAttribute("href", href);
-    coming.src = href;
+    if (!href.includes("?as=")) shown(image, href);
+    else shown(image, href + "&quick=true").then(() => setTimeout(() => image.isConnected && shown(image, href), 250));
   }
+}
+
+/** Shows a picture when it is decoded, so that none is missing in between. */
+function shown(image, href) {
+  const coming = new Image();
+  coming.src = href;
+  return coming.decode().catch(() => {}).then(() => image.setAttribute("href", href));
 }
 
 /** Exchanges the pieces that came, takes away those that went, and sets the order. */

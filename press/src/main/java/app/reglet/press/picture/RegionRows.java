@@ -8,7 +8,7 @@ import javax.imageio.ImageReader;
 
 /** The rows of a picture, decoded a strip at a time so that it is never in memory as a whole. */
 final class RegionRows implements Rows {
-  private static final int STRIP_PIXELS = 4_000_000;
+  private static final int STRIP_PIXELS = 16_000_000;
 
   private final ImageReader reader;
   private final AutoCloseable owner;

@@ -28,22 +28,41 @@ public final class ScreenPicture {
     double scale = Math.min(1.0, (double) longest / Math.max(uw, uh));
     int tw = Math.max(1, (int) Math.round(uw * scale));
     int th = Math.max(1, (int) Math.round(uh * scale));
-    BufferedImage out =
-        new BufferedImage(tw, th, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = out.createGraphics();
-    g.setRenderingHint(
-        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-    g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
-    AffineTransform t = AffineTransform.getScaleInstance(tw, th);
-    t.concatenate(Orientation.upright(picture.orientation()));
-    t.scale(1.0 / stored.getWidth(), 1.0 / stored.getHeight());
-    g.drawImage(stored, t, null);
-    g.dispose();
+    BufferedImage out = scaled(stored, tw, th, Orientation.upright(picture.orientation()));
     try {
       return clear ? png(out) : jpeg(out, SCREEN_QUALITY);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The same, its longer side at most so many pixels. */
+  public static BufferedImage smaller(BufferedImage image, int longest) {
+    double scale = Math.min(1, (double) longest / Math.max(image.getWidth(), image.getHeight()));
+    return scaled(
+        image,
+        Math.max(1, (int) Math.round(scale * image.getWidth())),
+        Math.max(1, (int) Math.round(scale * image.getHeight())),
+        new AffineTransform());
+  }
+
+  /** Drawn anew; upright maps the image's unit square to the new one's. */
+  private static BufferedImage scaled(
+      BufferedImage image, int width, int height, AffineTransform upright) {
+    boolean clear = image.getColorModel().hasAlpha();
+    BufferedImage out =
+        new BufferedImage(
+            width, height, clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = out.createGraphics();
+    g.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    g.setRenderingHint(RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY);
+    AffineTransform t = AffineTransform.getScaleInstance(width, height);
+    t.concatenate(upright);
+    t.scale(1.0 / image.getWidth(), 1.0 / image.getHeight());
+    g.drawImage(image, t, null);
+    g.dispose();
+    return out;
   }
 
   /**

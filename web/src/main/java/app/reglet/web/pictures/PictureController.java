@@ -36,10 +36,11 @@ public class PictureController {
       @PathVariable String sha,
       @RequestParam(required = false) Integer page,
       @RequestParam(defaultValue = "") String as,
+      @RequestParam(defaultValue = "false") boolean quick,
       HttpServletResponse response)
       throws IOException {
     if (!as.isEmpty()) {
-      byte[] treated = store.treated(sha, Treating.parse(as));
+      byte[] treated = store.treated(sha, Treating.parse(as), quick);
       forEver(response);
       return ResponseEntity.ok()
           .contentType(type(treated[0] & 0xff))

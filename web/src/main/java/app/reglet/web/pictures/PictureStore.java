@@ -38,7 +38,9 @@ public class PictureStore {
   private static final int SCREEN_PIXELS = 1800;
 
   /** Decoded pictures for the screen that are at hand: 13 MB each at most. */
-  private static final int DECODED = 3;
+  private static final int DECODED = 4;
+
+  private static final int QUICK_PIXELS = 720;
 
   private final PictureRecords records;
   private final DataDirectory data;
@@ -53,12 +55,12 @@ public class PictureStore {
   private final Map<String, Tones> tones = new ConcurrentHashMap<>();
 
   /** Pictures for the screen that were treated last, the longest ago first. */
-  private final Map<String, BufferedImage> decoded =
+  private final Map<Shown, BufferedImage> decoded =
       new LinkedHashMap<>(8, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, BufferedImage> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Shown, BufferedImage> eldest) {
           return size() > DECODED;
         }
       };
@@ -180,29 +182,44 @@ public class PictureStore {
     return made;
   }
 
-  /** The same, treated. */
-  public byte[] treated(String sha, Treating treating) {
-    return ScreenPicture.treated(decoded(sha), treating);
+  /**
+   * The same, treated.
+   *
+   * @param quick small and soon there, for as long as somebody tries
+   */
+  public byte[] treated(String sha, Treating treating, boolean quick) {
+    return ScreenPicture.treated(decoded(sha, quick), treating);
   }
 
   /** How often each tone is in a picture. */
   public Tones tones(String sha) {
-    return tones.computeIfAbsent(sha, s -> Tones.of(decoded(s)));
+    return tones.computeIfAbsent(sha, s -> Tones.of(decoded(s, false)));
   }
 
-  private BufferedImage decoded(String sha) {
+  /** A picture for the screen, decoded. */
+  private record Shown(String sha, boolean quick) {}
+
+  private BufferedImage decoded(String sha, boolean quick) {
+    Shown key = new Shown(sha, quick);
     synchronized (decoded) {
-      BufferedImage known = decoded.get(sha);
+      BufferedImage known = decoded.get(key);
       if (known != null) {
         return known;
       }
     }
+    BufferedImage image = decode(key);
+    synchronized (decoded) {
+      decoded.put(key, image);
+    }
+    return image;
+  }
+
+  private BufferedImage decode(Shown key) {
+    if (key.quick()) {
+      return ScreenPicture.smaller(decoded(key.sha(), false), QUICK_PIXELS);
+    }
     try {
-      BufferedImage image = ImageIO.read(preview(sha).toFile());
-      synchronized (decoded) {
-        decoded.put(sha, image);
-      }
-      return image;
+      return ImageIO.read(preview(key.sha()).toFile());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

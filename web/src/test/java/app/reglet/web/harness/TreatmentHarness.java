@@ -1,0 +1,126 @@
+package app.reglet.web.harness;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.RequestOptions;
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import javax.imageio.ImageIO;
+
+/**
+ * Pictures on the bench: how long a step of a slider takes from its event to the frame that shows a
+ * photo of 24 megapixels treated, and how long a press file with it takes, and with one of 98.
+ *
+ * <p>{@code ./reglet harness treatment [steps]}
+ */
+public final class TreatmentHarness {
+  /** From the input event to the second frame after the other picture is there. */
+  private static final String STEP =
+      "() => new Promise(done => { const f = document.getElementById('pic-brightness'); const from = performance.now();"
+          + " const was = document.querySelector('#artwork image').getAttribute('href');"
+          + " const look = () => { const i = document.querySelector('#artwork image'); if (i.getAttribute('href') !== was) {"
+          + " o.disconnect(); requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - from))); } };"
+          + " const o = new MutationObserver(look); o.observe(document.getElementById('artwork'), { childList: true, subtree: true, attributes: true });"
+          + " f.value = Number(f.value) - 1; f.dispatchEvent(new Event('input', { bubbles: true })); })";
+
+  private TreatmentHarness() {}
+
+  public static void main(String[] args) throws Exception {
+    int steps = args.length > 0 ? Integer.parseInt(args[0]) : 40;
+    Path data = Files.createTempDirectory("reglet-treatment");
+    try (Subject reglet = new Subject(data);
+        Playwright playwright =
+            Playwright.create(
+                new Playwright.CreateOptions()
+                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        Browser browser =
+            playwright
+                .chromium()
+                .launch(
+                    new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
+      reglet.start();
+      for (int[] size : new int[][] {{6000, 4000}, {12124, 8083}}) {
+        Composing cover = Composing.begin(reglet.web(), "The Salt Ledger");
+        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+        String edition = reglet.web().address() + "/editions/" + cover.edition;
+        page.navigate(edition + "/bench");
+        Path photo = photo(size[0], size[1]);
+        page.waitForResponse(
+            r -> r.url().contains("/bench/picture"),
+            new Page.WaitForResponseOptions().setTimeout(120_000),
+            () -> page.locator("#bg-file").setInputFiles(photo));
+        Files.delete(photo);
+        page.locator("#leaf-treatment > summary").click();
+        String what = Math.round(size[0] / 1e6 * size[1]) + " megapixels";
+        if (size[0] < 10_000) {
+          slider(page, steps, "a photo of " + what);
+        } else {
+          page.evaluate(STEP);
+        }
+        for (int i = 0; i < 3; i++) {
+          pressFile(page, edition, what);
+        }
+        page.close();
+      }
+    }
+  }
+
+  private static void slider(Page page, int steps, String what) {
+    List<Double> ms = new ArrayList<>();
+    for (int i = 0; i < steps; i++) {
+      ms.add(((Number) page.evaluate(STEP)).doubleValue());
+    }
+    ms.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "a step of a slider on %s, from event to frame: median %.0f ms, least %.0f, most %.0f (target 100)%n",
+        what,
+        ms.get(steps / 2),
+        ms.get(0),
+        ms.get(steps - 1));
+  }
+
+  private static void pressFile(Page page, String edition, String what) {
+    long from = System.nanoTime();
+    var answer =
+        page.request().get(edition + "/press-file", RequestOptions.create().setTimeout(120_000));
+    System.out.printf(
+        Locale.ROOT,
+        "a press file with %s treated: status %d, %.2f s, %.1f MB (target 2 s for 24)%n",
+        what,
+        answer.status(),
+        (System.nanoTime() - from) / 1e9,
+        answer.body().length / 1e6);
+    if (answer.status() != 200) {
+      System.out.println(answer.text().replaceAll("(?s)<[^>]*>", " ").replaceAll("\\s+", " "));
+    }
+  }
+
+  /** Hills and grain, as a JPEG. */
+  private static Path photo(int w, int h) throws Exception {
+    BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_3BYTE_BGR);
+    Random random = new Random(5);
+    int[] row = new int[w];
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        double hill = Math.sin(x / 700.0) * 40 + Math.sin(y / 300.0 + x / 2000.0) * 50;
+        int v = (int) Math.max(0, Math.min(235, 120 + hill + random.nextInt(20)));
+        row[x] = v << 16 | (v * 3 / 4) << 8 | 255 - v;
+      }
+      image.setRGB(0, y, w, 1, row, 0, w);
+    }
+    Path file = Files.createTempFile("photo", ".jpg");
+    ImageIO.write(image, "jpg", file.toFile());
+    return file;
+  }
+}
