@@ -9,6 +9,7 @@ import "./bench/faces.js";
 import "./bench/says.js";
 import "./bench/caret.js";
 import "./bench/paste.js";
+import "./bench/library.js";
 import { view } from "./bench/view.js";
 
 function show() {

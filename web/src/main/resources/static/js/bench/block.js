@@ -4,6 +4,7 @@ import { choose, edit, post } from "./answers.js";
 import { hold } from "./overlay.js";
 import { marked } from "./faces.js";
 import { takeOff } from "./keys.js";
+import { send as sendFile } from "./upload.js";
 
 const timers = new Map();
 
@@ -123,22 +124,9 @@ function putIn(list) {
   words.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
-/** A picture is sent as it is read; until it is there, the page says so. */
+/** The file of a field is sent, and the field is ready for another. */
 async function upload(input, as) {
-  const file = input.files[0];
-  if (!file) return;
-  const readout = document.getElementById("readout");
-  readout.textContent = `Reading ${file.name}, ${(file.size / 1e6).toFixed(1)} MB…`;
-  board().classList.add("reading");
-  const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, as, piece: hand()[0] ?? chosen(), on: piece(hand()[0] ?? "")?.on || "front", picture: file };
-  try {
-    await htmx.ajax("POST", board().dataset.bench + "/picture", { source: "#uploads", values });
-  } finally {
-    board().classList.remove("reading");
-    readout.textContent = "";
-    input.value = "";
-  }
-  if (as === "piece" && chosen()) hold(chosen())?.focus({ preventScroll: true });
+  if (input.files[0]) await sendFile(input.files[0], as).finally(() => (input.value = ""));
 }
 
 document.addEventListener("click", async (e) => {

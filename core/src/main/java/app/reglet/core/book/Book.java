@@ -1,6 +1,9 @@
 package app.reglet.core.book;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a book says of itself. Words on a cover refer to these, so a title is changed once and
@@ -8,6 +11,7 @@ import java.util.Optional;
  *
  * @param price as printed, with its currency: {@code £14.99}
  * @param further what else it says
+ * @param pictures that are kept with it, or those of them that a cover shows
  */
 public record Book(
     String title,
@@ -17,7 +21,28 @@ public record Book(
     String blurb,
     Optional<Isbn> isbn,
     String price,
-    Further further) {
+    Further further,
+    List<Asset> pictures) {
+  /** The name in braces that stands for the credits owed. */
+  public static final String CREDITS = "credits";
+
+  public Book {
+    pictures = List.copyOf(pictures);
+  }
+
+  /** A book without pictures. */
+  public Book(
+      String title,
+      String subtitle,
+      String author,
+      String imprint,
+      String blurb,
+      Optional<Isbn> isbn,
+      String price,
+      Further further) {
+    this(title, subtitle, author, imprint, blurb, isbn, price, further, List.of());
+  }
+
   /** A book that says nothing further. */
   public Book(
       String title,
@@ -28,6 +53,35 @@ public record Book(
       Optional<Isbn> isbn,
       String price) {
     this(title, subtitle, author, imprint, blurb, isbn, price, Further.NONE);
+  }
+
+  /** The same as a cover shows it, with nothing but its pictures, each once. */
+  public Book showing(Set<String> shas) {
+    List<Asset> shown =
+        shas.stream()
+            .map(
+                sha ->
+                    pictures.stream()
+                        .filter(a -> a.sha().equals(sha))
+                        .findFirst()
+                        .orElse(Asset.of(sha, "picture " + sha.substring(0, 6))))
+            .toList();
+    return with(shown);
+  }
+
+  /** The same with other pictures. */
+  public Book with(List<Asset> other) {
+    return new Book(title, subtitle, author, imprint, blurb, isbn, price, further, other);
+  }
+
+  /** The credit lines that are owed, each once. */
+  public String credits() {
+    return pictures.stream()
+        .filter(Asset::owesCredit)
+        .map(a -> a.credit().strip())
+        .filter(c -> !c.isEmpty())
+        .distinct()
+        .collect(Collectors.joining(" · "));
   }
 
   /** The text of one fact. */

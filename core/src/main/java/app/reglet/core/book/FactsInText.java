@@ -70,6 +70,9 @@ public record FactsInText(
 
   /** What a fact says, as it is written where stars mark emphasis. */
   private static Optional<String> said(String name, Book book) {
+    if (name.equalsIgnoreCase(Book.CREDITS)) {
+      return Optional.of(Emphasised.escaped(book.credits()));
+    }
     return Fact.named(name)
         .map(f -> f.marked(book.text(f)))
         .or(

@@ -58,7 +58,7 @@ public record Further(
                 + "”, is no fact: a name of letters, a colon, and what it says.");
       }
       String name = m.group(1).toLowerCase(Locale.ROOT);
-      if (Fact.named(name).isPresent() || own.containsKey(name)) {
+      if (Fact.named(name).isPresent() || name.equals(Book.CREDITS) || own.containsKey(name)) {
         throw new Refusal(
             "ownFacts",
             "Line " + number + " says “" + name + "” again: every fact has one name of its own.");

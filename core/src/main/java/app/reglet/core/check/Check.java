@@ -30,6 +30,7 @@ public interface Check {
         new BarcodeReadable(),
         new BleedReached(),
         new PictureFineEnough(),
+        new PicturesLicensed(),
         new PageBringsFonts());
   }
 

@@ -193,6 +193,11 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String ofPicture(OfPicture f) {
+    return f.accept(new PictureFindingText());
+  }
+
+  @Override
   public String pictureSoft(Found.PictureSoft f) {
     return quoted(f.name())
         + " has "

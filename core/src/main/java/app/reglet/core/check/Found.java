@@ -14,6 +14,7 @@ public sealed interface Found
     permits Unoffered,
         OfBarcode,
         OfWords,
+        OfPicture,
         Found.WordsOverflow,
         Found.SpineTypeNotAllowed,
         Found.SpineTypeTooSmall,
@@ -77,6 +78,8 @@ public sealed interface Found
     R fontsMissing(FontsMissing found);
 
     R ofWords(OfWords found);
+
+    R ofPicture(OfPicture found);
 
     R onGlue(OnGlue found);
   }

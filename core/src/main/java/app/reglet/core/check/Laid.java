@@ -119,6 +119,8 @@ public sealed interface Laid {
    *
    * @param outline what of it shows
    * @param ppi its pixels per inch at printed size, the coarser way
+   * @param sha SHA-256 of its file
    */
-  record Picture(String piece, String name, Outline outline, double ppi) implements Laid {}
+  record Picture(String piece, String name, Outline outline, double ppi, String sha)
+      implements Laid {}
 }

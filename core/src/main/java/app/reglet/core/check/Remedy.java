@@ -56,6 +56,8 @@ public sealed interface Remedy {
       R whitePanel(WhitePanel remedy);
 
       R setIn(SetIn remedy);
+
+      R placeCredits(PlaceCredits remedy);
     }
   }
 
@@ -275,6 +277,19 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.setIn(this);
+    }
+  }
+
+  /** Put a line with the credits of the cover's pictures on the back, or the front without one. */
+  record PlaceCredits() implements OfDesign {
+    @Override
+    public String label(Unit unit) {
+      return "Place the credit";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.placeCredits(this);
     }
   }
 }

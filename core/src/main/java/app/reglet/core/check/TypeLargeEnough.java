@@ -10,6 +10,9 @@ import java.util.List;
  * spine is judged by itself.
  */
 public final class TypeLargeEnough implements Check {
+  /** A size is kept to the nearest of Reglet's own small units. */
+  private static final Length ROUNDING = Length.mm("0.001");
+
   private static final Length ONE_INK = Length.pt("5");
   private static final Length SEVERAL = Length.pt("7");
   private static final Length LEFT_OUT = Length.pt("8");
@@ -18,7 +21,7 @@ public final class TypeLargeEnough implements Check {
   @Override
   public List<Finding> find(Subject s) {
     return s.words()
-        .filter(w -> w.size().isLessThan(least(w)))
+        .filter(w -> w.size().plus(ROUNDING).isLessThan(least(w)))
         .map(
             w ->
                 Finding.ofPiece(

@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -66,6 +67,39 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
   private static Stream<Colour> colours(Piece p) {
     return Stream.concat(
         p.content().colours(), p.appearance().shadow().map(Appearance.Shadow::colour).stream());
+  }
+
+  /** The pictures on it, by the SHA-256 of their files, in the order they are met. */
+  public Set<String> pictures() {
+    Set<String> all = new LinkedHashSet<>();
+    for (PrintedSide side : PrintedSide.values()) {
+      side(side)
+          .grounds()
+          .forEach(
+              g -> {
+                g.picture().ifPresent(p -> all.add(p.sha()));
+                g.pattern().ifPresent(p -> add(p.motif(), all));
+              });
+      side(side)
+          .all()
+          .forEach(
+              piece -> {
+                if (piece.content() instanceof Content.Picture p) {
+                  all.add(p.sha());
+                } else if (piece.content() instanceof Content.Pattern p) {
+                  add(p.motif(), all);
+                } else if (piece.content() instanceof Words w && w.through() != null) {
+                  all.add(w.through().sha());
+                }
+              });
+    }
+    return all;
+  }
+
+  private static void add(Motif motif, Set<String> all) {
+    if (motif instanceof Motif.Pictured p) {
+      all.add(p.sha());
+    }
   }
 
   /** What a colour of this design says itself. */

@@ -1,5 +1,6 @@
 package app.reglet.core.design;
 
+import app.reglet.core.book.Book;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
@@ -17,6 +18,10 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   private static final Length AIR = Length.mm("1");
 
   private static final Length LEAST = Length.mm("5");
+  private static final Length CREDIT = Length.pt("7");
+  private static final Length CREDIT_HIGH = Length.mm("6");
+  private static final Length LEAST_LINE = Length.mm("30");
+  private static final String USUAL_FACE = "work-sans";
 
   private final Design design;
   private final Wrap wrap;
@@ -80,6 +85,52 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   public Design setIn(Remedy.SetIn r) {
     return design.changed(
         r.piece(), p -> p.content() instanceof Words w ? p.withContent(w.in(r.face().id())) : p);
+  }
+
+  @Override
+  public Design placeCredits(Remedy.PlaceCredits r) {
+    return placeCredits(design, wrap);
+  }
+
+  /** With a small line of the credits owed at the foot of the back, in the type of its words. */
+  public static Design placeCredits(Design design, Wrap wrap) {
+    PanelKind on = wrap.panel(PanelKind.BACK).isPresent() ? PanelKind.BACK : PanelKind.FRONT;
+    Region safe = Region.safe(on);
+    List<Piece> words = design.outside().all().filter(p -> p.content() instanceof Words).toList();
+    Words like =
+        (Words)
+            words.stream()
+                .filter(p -> p.anchors().across().region().panel() == on)
+                .findFirst()
+                .or(() -> words.stream().findFirst())
+                .map(Piece::content)
+                .orElse(null);
+    Words line =
+        Words.of(
+            null,
+            "{" + Book.CREDITS + "}",
+            like == null ? USUAL_FACE : like.type().face(),
+            CREDIT,
+            Colour.BLACK);
+    Box room = wrap.box(safe).orElseThrow();
+    Length left =
+        wrap.box(Region.BARCODE)
+            .filter(b -> on == PanelKind.BACK)
+            .map(b -> b.left().minus(room.left()).minus(AIR))
+            .filter(w -> LEAST_LINE.isLessThan(w))
+            .orElse(room.width());
+    Piece credits =
+        new Piece(
+            design.freeId("credits"),
+            "Picture credits",
+            Anchors.hung(
+                safe,
+                Span.Hold.START,
+                Span.Hold.END,
+                new Box(room.left(), room.bottom().minus(CREDIT_HIGH), left, CREDIT_HIGH),
+                wrap),
+            like == null ? line : line.withPaint(like.paint()));
+    return design.changed(PrintedSide.OUTSIDE, c -> c.plus(credits));
   }
 
   /** What is in a group goes with its group, which alone hangs on the wrap. */

@@ -272,10 +272,20 @@ final class ContentReader {
     return paint;
   }
 
+  /** Another picture is seen as its file has it; an empty name takes the picture off. */
+  private Optional<Content.Picture> pictured(Optional<Content.Picture> old) {
+    String sha = typed.text("picture", old.map(Content.Picture::sha).orElse(""));
+    return sha.isEmpty()
+        ? Optional.empty()
+        : old.filter(p -> p.sha().equals(sha))
+            .map(pictures::changed)
+            .or(() -> Optional.of(Content.Picture.of(pictures.kept(sha))));
+  }
+
   Ground changed(Ground old) {
     return new Ground(
         filled(old.paint()),
-        old.picture().filter(p -> !typed.text("picture", p.sha()).isEmpty()).map(pictures::changed),
+        pictured(old.picture()),
         typed.choice("extent", old.extent()),
         pattern(old.pattern()));
   }

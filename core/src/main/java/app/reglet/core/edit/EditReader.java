@@ -64,6 +64,11 @@ public final class EditReader {
       return Levels.NONE;
     }
 
+    /** Whether there is the picture with this SHA-256. */
+    default boolean hasPicture(String sha) {
+      return false;
+    }
+
     /** How many pages a PDF has that was brought; 0 for one that is not here. */
     default int pages(String sha) {
       return 0;
@@ -145,6 +150,7 @@ public final class EditReader {
           new Edit.SetSwatch(typed.text("name"), Colour.parseSolid(typed.text("colour")));
       case "swatch-off" -> new Edit.RemoveSwatch(typed.text("name"));
       case "layout" -> new Edit.Lay(typed.choice("layout", StartingLayout.class));
+      case "credits" -> new Edit.Mend(new Remedy.PlaceCredits(), "Credits placed");
       case "mend" -> mend();
       default -> throw new Refusal("“" + typed.text("edit") + "” is no change of a cover.");
     };
@@ -227,6 +233,11 @@ public final class EditReader {
         yield new Addition.AddPattern(
             typed.choice("panel", PanelKind.FRONT), typed.text("ornament"));
       }
+      case "picture" ->
+          new Addition.AddPicture(
+              typed.choice("panel", PanelKind.FRONT),
+              new PictureReader(typed, stock).kept(typed.text("picture")),
+              typed.text("name", "Picture"));
       case "line" -> new Addition.AddLine();
       case "frame" ->
           new Addition.AddFrame(

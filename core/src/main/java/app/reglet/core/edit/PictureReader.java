@@ -1,5 +1,6 @@
 package app.reglet.core.edit;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Focus;
@@ -19,9 +20,21 @@ final class PictureReader {
     this.stock = stock;
   }
 
+  /**
+   * A picture that is here.
+   *
+   * @throws Refusal when it is not
+   */
+  String kept(String sha) {
+    if (!stock.hasPicture(sha)) {
+      throw new Refusal("picture", "This picture is not here: bring its file again.");
+    }
+    return sha;
+  }
+
   Content.Picture changed(Content.Picture old) {
     return new Content.Picture(
-        typed.text("picture", old.sha()),
+        typed.has("picture") ? kept(typed.text("picture")) : old.sha(),
         framing(old.framing()),
         typed.has("untreated") ? Treatment.NONE : treatment(old.sha(), old.treatment()));
   }

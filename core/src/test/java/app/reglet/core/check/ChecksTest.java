@@ -242,13 +242,13 @@ public class ChecksTest {
   @Test
   public void pictureResolution() {
     Wrap w = wrap("6 x 9", 320);
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 300))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 300, ""))))
         .isEmpty();
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 299.4))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 299.4, ""))))
         .containsExactly("picture-soft");
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 200))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 200, ""))))
         .containsExactly("picture-soft");
-    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 199.9))))
+    assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", Outline.of(w.sheetBox()), 199.9, ""))))
         .containsExactly("picture-too-coarse");
   }
 

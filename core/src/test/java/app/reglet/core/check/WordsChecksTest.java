@@ -51,6 +51,26 @@ public class WordsChecksTest {
         Length.pt("20"));
   }
 
+  /** Words as they say it, in a place. */
+  static Laid.Words words(String text, Box ink) {
+    Laid.Words w = words(text, null, 1, "12", Set.of());
+    return new Laid.Words(
+        w.piece(),
+        w.name(),
+        Outline.of(ink),
+        Outline.of(ink),
+        w.size(),
+        false,
+        "",
+        w.face(),
+        w.instead(),
+        w.empty(),
+        w.unknown(),
+        w.lacks(),
+        w.said(),
+        w.largest());
+  }
+
   private static List<String> told(Check check, Laid... laid) {
     return check.find(new Subject(WRAP, BOOK, List.of(laid))).stream()
         .map(f -> f.sentence(Unit.MM))
@@ -148,9 +168,10 @@ public class WordsChecksTest {
             new Box(
                 front.left(), front.top().plus(Length.mm("0.5")), Length.in("3"), Length.in("1")));
     Laid.Words words = words("x", null, 1, "40", Set.of());
-    assertThat(told(new BleedReached(), new Laid.Picture("w", "Words", near, 300), words))
+    assertThat(told(new BleedReached(), new Laid.Picture("w", "Words", near, 300, ""), words))
         .isEmpty();
-    assertThat(told(new BleedReached(), new Laid.Picture("p", "Sea", near, 300), words)).hasSize(1);
+    assertThat(told(new BleedReached(), new Laid.Picture("p", "Sea", near, 300, ""), words))
+        .hasSize(1);
     List<Finding> panel =
         new BleedReached()
             .find(new Subject(WRAP, BOOK, List.of(new Laid.Area("w", "Words", near), words)));

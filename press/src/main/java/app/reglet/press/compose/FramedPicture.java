@@ -111,6 +111,7 @@ public record FramedPicture(Picture picture, Content.Picture content, Rect box) 
 
   /** What checks are told of it. */
   Laid laid(String piece, String name, AffineTransform toSheet) {
-    return new Laid.Picture(piece, name, Outlines.hull(seen().shape(), toSheet), ppi());
+    return new Laid.Picture(
+        piece, name, Outlines.hull(seen().shape(), toSheet), ppi(), picture.sha());
   }
 }

@@ -157,7 +157,8 @@ final class Lay {
                                   Artwork.GROUND,
                                   "Ground's pattern",
                                   Outlines.of(area, STILL),
-                                  ppi)));
+                                  ppi,
+                                  t.sha())));
             });
   }
 

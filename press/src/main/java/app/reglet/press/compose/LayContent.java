@@ -119,7 +119,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
         tiles
             .get()
             .ppi()
-            .<Laid>map(ppi -> new Laid.Picture(piece.id(), piece.name(), covered, ppi))
+            .<Laid>map(
+                ppi -> new Laid.Picture(piece.id(), piece.name(), covered, ppi, tiles.get().sha()))
             .orElse(new Laid.Area(piece.id(), piece.name(), covered)));
     return List.of(tiles.get().mark());
   }

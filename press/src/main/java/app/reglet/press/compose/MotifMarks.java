@@ -130,8 +130,13 @@ final class MotifMarks {
     return stops.stream().map(s -> new Fill.Stop(s.at(), fills.solid(drawn.ink(s.ink())))).toList();
   }
 
-  /** What a pattern comes to. */
-  record Tiles(Mark.Tiled mark, Optional<Double> ppi) {}
+  /**
+   * What a pattern comes to.
+   *
+   * @param ppi of its picture, where it is one
+   * @param sha of that, empty where it is none
+   */
+  record Tiles(Mark.Tiled mark, Optional<Double> ppi, String sha) {}
 
   /**
    * A pattern all over an area, in the middle of a box; empty when its motif is not here.
@@ -155,7 +160,8 @@ final class MotifMarks {
                               inked(o, drawn, fitted(o, new Rect(0, 0, width, height))).marks();
                           return new Tiles(
                               new Mark.Tiled(area, lattice(t, height, box), motif, false),
-                              Optional.empty());
+                              Optional.empty(),
+                              "");
                         });
               }
 
@@ -177,7 +183,8 @@ final class MotifMarks {
                                   lattice(t, height, box),
                                   List.of(image),
                                   closed && isOpaque(p)),
-                              Optional.of(p.width() / width * 25.4));
+                              Optional.of(p.width() / width * 25.4),
+                              p.sha());
                         });
               }
             });

@@ -7,6 +7,8 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.ColorConvertOp;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
+import java.nio.ByteBuffer;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 
@@ -15,6 +17,7 @@ public final class IccProfile {
   private static final int HEADER = 128;
   private static final int COLOUR_SPACE = 16;
   private static final int SIGNATURE = 36;
+  private static final int LONGEST_NAME = 80;
 
   private IccProfile() {}
 
@@ -36,6 +39,41 @@ public final class IccProfile {
 
   private static String word(byte[] profile, int at) {
     return new String(profile, at, 4, StandardCharsets.US_ASCII);
+  }
+
+  /**
+   * What a profile calls itself (tag {@code desc}: ICC.1:2001-04, 6.5.17, a text; ICC.1:2010,
+   * 10.13, texts in languages, of which the first is taken); empty where it says nothing.
+   */
+  static String name(byte[] profile) {
+    if (channels(profile) == 0) {
+      return "";
+    }
+    ByteBuffer in = ByteBuffer.wrap(profile);
+    try {
+      int tags = Math.min(100, in.getInt(HEADER));
+      for (int i = 0; i < tags; i++) {
+        int at = HEADER + 4 + 12 * i;
+        if (word(profile, at).equals("desc")) {
+          int offset = in.getInt(at + 4);
+          return word(profile, offset).equals("mluc")
+              ? text(
+                  profile,
+                  offset + in.getInt(offset + 24),
+                  in.getInt(offset + 20),
+                  StandardCharsets.UTF_16BE)
+              : text(profile, offset + 12, in.getInt(offset + 8), StandardCharsets.US_ASCII);
+        }
+      }
+    } catch (IndexOutOfBoundsException e) {
+      return ""; // it ends before what it names
+    }
+    return "";
+  }
+
+  private static String text(byte[] profile, int at, int length, Charset as) {
+    int most = Math.max(0, Math.min(length, 2 * LONGEST_NAME));
+    return new String(profile, at, most, as).replace("\0", "").strip();
   }
 
   /** From a profile's colours to sRGB; empty where the profile can't be used. */

@@ -4,11 +4,11 @@ import app.reglet.core.Choices;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.wrap.PanelKind;
+import app.reglet.web.library.Library;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
-import app.reglet.web.titles.Fronts;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -41,6 +41,8 @@ public class BenchController {
   private final HouseTemplate templates;
   private final Uploads uploads;
   private final CaretView carets;
+  private final BenchAnswer answers;
+  private final Library library;
 
   public BenchController(
       Covers covers,
@@ -50,7 +52,11 @@ public class BenchController {
       Placing placing,
       HouseTemplate templates,
       Uploads uploads,
-      CaretView carets) {
+      CaretView carets,
+      BenchAnswer answers,
+      Library library) {
+    this.answers = answers;
+    this.library = library;
     this.carets = carets;
     this.covers = covers;
     this.benching = benching;
@@ -98,7 +104,7 @@ public class BenchController {
       @RequestParam int base,
       @RequestParam MultiValueMap<String, String> sent,
       Viewer viewer,
-      Seen seen,
+      BenchAnswer.Seen seen,
       Model model,
       HttpServletResponse response) {
     Map<String, String> fields = new java.util.HashMap<>();
@@ -107,7 +113,7 @@ public class BenchController {
     if (fields.containsKey("caret")) {
       model.addAttribute("caret", carets.json(changed.after(), fields.get("caret")));
     }
-    return answer(
+    return answers.answer(
         changed, chosen(changed, fields), fields.containsKey("stay"), seen, model, response);
   }
 
@@ -136,19 +142,24 @@ public class BenchController {
       @RequestParam(defaultValue = "front") String on,
       @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
-      Seen seen,
+      BenchAnswer.Seen seen,
       Model model,
       HttpServletResponse response)
       throws IOException {
     revisions.expect(id, base); // before the file is read and kept
     Placing.Planned planned;
+    Long book = covers.edition(id).getBook().getId();
     try (Uploads.Upload upload = uploads.take(picture)) {
       planned = placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on)));
     }
+    planned
+        .kept()
+        .ifPresent(sha -> library.keep(book, sha, Uploads.name(picture.getOriginalFilename())));
     Benching.Changed changed =
         benching.edit(id, base, Benching.side(side), planned.change(), viewer);
     model.addAttribute("told", planned.told());
-    return answer(changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
+    return answers.answer(
+        changed, chosen(changed, Map.of("piece", piece)), false, seen, model, response);
   }
 
   /** A house's template, to be laid over the sheet; it is no part of the cover. */
@@ -174,10 +185,10 @@ public class BenchController {
       @RequestParam(defaultValue = "") String chosen,
       @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
-      Seen seen,
+      BenchAnswer.Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(
+    return answers.answer(
         benching.undo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
   }
 
@@ -188,43 +199,10 @@ public class BenchController {
       @RequestParam(defaultValue = "") String chosen,
       @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
-      Seen seen,
+      BenchAnswer.Seen seen,
       Model model,
       HttpServletResponse response) {
-    return answer(
+    return answers.answer(
         benching.redo(id, base, Benching.side(side), viewer), chosen, false, seen, model, response);
-  }
-
-  /**
-   * What the page shows that asks for a change.
-   *
-   * @param shown what is in the hand there; null when it doesn't say
-   * @param madeOf the facts its sheet was measured from; null when it doesn't say
-   */
-  record Seen(String shown, String madeOf) {}
-
-  /**
-   * What is another now. A page whose sheet is of other facts is told to load itself anew: the
-   * docket was changed in another window.
-   *
-   * @param stay whether the title block stays, since somebody is typing in it
-   */
-  private String answer(
-      Benching.Changed changed,
-      String chosen,
-      boolean stay,
-      Seen seen,
-      Model model,
-      HttpServletResponse response) {
-    covers.keep(changed.after());
-    page.fillChange(model, changed, chosen, seen.shown() == null ? "" : seen.shown());
-    // who types has the figures before them; else they alone are sent where nothing else is another
-    Object figures = stay ? null : model.getAttribute("figures");
-    model.addAttribute("figures", figures);
-    model.addAttribute("stay", stay || figures != null);
-    if (seen.madeOf() != null && !seen.madeOf().equals(Fronts.facts(changed.after().edition()))) {
-      response.setHeader("HX-Refresh", "true");
-    }
-    return "bench :: changed";
   }
 }

@@ -1,5 +1,6 @@
 package app.reglet.web.bench;
 
+import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Design;
@@ -139,9 +140,11 @@ class BenchPage {
                         new Choice(
                             "{" + f.id() + "}",
                             f.title() + (nowhere.contains(f) ? ", nowhere yet" : ""))),
-            cover.book().further().own().keySet().stream()
-                .sorted()
-                .map(name -> new Choice("{" + name + "}", name)))
+            Stream.concat(
+                Stream.of(new Choice("{" + Book.CREDITS + "}", "Picture credits")),
+                cover.book().further().own().keySet().stream()
+                    .sorted()
+                    .map(name -> new Choice("{" + name + "}", name))))
         .toList();
   }
 

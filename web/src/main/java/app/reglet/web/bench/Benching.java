@@ -64,6 +64,11 @@ public class Benching {
           }
 
           @Override
+          public boolean hasPicture(String sha) {
+            return placed.find(sha).isPresent();
+          }
+
+          @Override
           public Levels levels(String sha) {
             return placed.tones(sha).automatic();
           }
@@ -71,12 +76,12 @@ public class Benching {
   }
 
   /** The side that a request names; the outside when it names none. */
-  static PrintedSide side(String named) {
+  public static PrintedSide side(String named) {
     return PrintedSide.INSIDE.id().equals(named) ? PrintedSide.INSIDE : PrintedSide.OUTSIDE;
   }
 
   /** A side of a cover. */
-  Cover of(EditionEntity edition, PrintedSide side, Viewer viewer) {
+  public Cover of(EditionEntity edition, PrintedSide side, Viewer viewer) {
     Cover cover = covers.of(edition, viewer);
     return side == PrintedSide.INSIDE ? covers.turned(cover) : cover;
   }

@@ -34,7 +34,14 @@ class CaretView {
   String json(Cover cover, String piece) {
     return cover
         .wrap()
-        .map(w -> composer.carets(cover.design(), w, cover.book(), files, piece))
+        .map(
+            w ->
+                composer.carets(
+                    cover.design(),
+                    w,
+                    cover.book().showing(cover.design().pictures()),
+                    files,
+                    piece))
         .map(lines -> JSON.writeValueAsString(lines.stream().map(CaretView::line).toList()))
         .orElse("[]");
   }

@@ -39,8 +39,13 @@ class Placing {
    * What is to be done.
    *
    * @param told what the person should know of it, empty for nothing
+   * @param kept the picture that is kept with the title, by its SHA-256
    */
-  record Planned(Function<Cover, Edit> change, String told) {}
+  record Planned(Function<Cover, Edit> change, String told, Optional<String> kept) {
+    Planned(Function<Cover, Edit> change, String told) {
+      this(change, told, Optional.empty());
+    }
+  }
 
   /**
    * Where a file goes.
@@ -115,7 +120,8 @@ class Placing {
                     "Ground's picture");
               };
         },
-        "");
+        "",
+        Optional.of(added.sha()));
   }
 
   /** A picture seen through the letters of a piece. */

@@ -11,6 +11,8 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.picture.Picture;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
+import app.reglet.web.library.Library;
+import app.reglet.web.pictures.PictureEntity;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Books;
@@ -29,6 +31,7 @@ class DemoShelf {
   private final Houses houses;
   private final Revisions revisions;
   private final PictureStore pictures;
+  private final Library library;
   private final Clock clock;
 
   DemoShelf(
@@ -37,7 +40,9 @@ class DemoShelf {
       Houses houses,
       Revisions revisions,
       PictureStore pictures,
+      Library library,
       Clock clock) {
+    this.library = library;
     this.books = books;
     this.editions = editions;
     this.houses = houses;
@@ -53,7 +58,16 @@ class DemoShelf {
   }
 
   void keep(EditionEntity edition, Design design) {
+    license(edition, design);
     revisions.save(edition.getId(), 0, design, "Composed");
+  }
+
+  /** What Reglet drew itself is the press's own. */
+  void license(EditionEntity edition, Design design) {
+    for (String sha : design.pictures()) {
+      String name = pictures.about(sha).map(PictureEntity::getName).orElse("picture");
+      library.own(edition.getBook().getId(), sha, name);
+    }
   }
 
   Picture own(byte[] file, String name) {

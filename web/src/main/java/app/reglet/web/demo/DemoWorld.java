@@ -231,6 +231,7 @@ public class DemoWorld {
             houses.get(edition.getHouseId(), edition.getHouseVersion()));
     Design laid =
         revisions.current(edition).changed(PrintedSide.OUTSIDE, c -> c.withGround(ground));
+    shelf.license(edition, laid);
     revisions.save(edition.getId(), 0, laid, "Ground");
     revisions.save(
         edition.getId(),

@@ -1,6 +1,7 @@
 package app.reglet.web.titles;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.Asset;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.Further;
@@ -14,8 +15,10 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.hibernate.annotations.OptimisticLock;
 
 /** A title: what the book says of itself, shared by its editions. */
 @Entity
@@ -61,6 +64,15 @@ public class BookEntity {
 
   @Column(name = "own_facts", length = 20_000)
   private String own = "";
+
+  /** The pictures that are kept with it, as JSON; no part of what the docket says. */
+  @OptimisticLock(excluded = true)
+  @Column(name = "pictures", length = 1_000_000)
+  private String pictures = "[]";
+
+  @OptimisticLock(excluded = true)
+  @Column(name = "pictures_step")
+  private long picturesStep;
 
   private Instant created;
 
@@ -151,6 +163,22 @@ public class BookEntity {
     return own;
   }
 
+  /** The pictures that are kept with it. */
+  public List<Asset> pictures() {
+    return KeptPictures.read(pictures);
+  }
+
+  /** Keeps these pictures with it. */
+  public void keep(List<Asset> all) {
+    pictures = KeptPictures.write(all);
+    picturesStep++;
+  }
+
+  /** How often that changed. */
+  long getPicturesStep() {
+    return picturesStep;
+  }
+
   /** The facts as the core knows them. */
   public Book facts() {
     return new Book(
@@ -161,7 +189,8 @@ public class BookEntity {
         blurb,
         Optional.ofNullable(isbn).map(Isbn::new),
         price,
-        new Further(series, number, quote, about, edition, date, language, ownFacts()));
+        new Further(series, number, quote, about, edition, date, language, ownFacts()),
+        pictures());
   }
 
   /** Those that were typed rightly. */

@@ -22,7 +22,7 @@ public class Fronts {
 
   /** What the picture of an edition depends on, for its address. */
   public static String key(EditionEntity e) {
-    return facts(e) + "." + e.getRevision();
+    return facts(e) + "." + e.getBook().getPicturesStep() + "." + e.getRevision();
   }
 
   /** The key of the facts that an edition's sheet is measured from. */
@@ -62,7 +62,12 @@ public class Fronts {
   public byte[] sheet(Cover cover, int revision) {
     Box sheet = cover.sheet().sheetBox();
     return kept.computeIfAbsent(
-        facts(cover.edition()) + "." + revision + " sheet",
+        facts(cover.edition())
+            + "."
+            + cover.edition().getBook().getPicturesStep()
+            + "."
+            + revision
+            + " sheet",
         k -> picture(cover, sheet, SHEET_WIDTH));
   }
 

@@ -92,7 +92,12 @@ class Laying {
   private static List<Finding> found(Measured m, Design design, Artwork art) {
     Wrap wrap = m.wrap().orElseThrow();
     List<Laid> laid = design.isEmpty(PrintedSide.of(wrap)) ? List.of() : art.laid();
-    return Check.run(new Subject(wrap, m.book(), laid));
+    return Check.run(new Subject(wrap, shown(m.book(), design), laid));
+  }
+
+  /** The book with those of its pictures that a design shows: their credits are owed. */
+  private static Book shown(Book book, Design design) {
+    return book.showing(design.pictures());
   }
 
   /** What is found on the inside, where it is printed and something is on it. */
@@ -106,7 +111,7 @@ class Laying {
                     Check.run(
                         new Subject(
                             inside,
-                            m.book(),
+                            shown(m.book(), design),
                             composed(m.edition(), design, inside, m.book(), Optional.empty())
                                 .laid())))
             .orElse(List.of());
@@ -132,10 +137,11 @@ class Laying {
    */
   Artwork composed(
       EditionEntity edition, Design design, Wrap wrap, Book book, Optional<Artwork> near) {
+    Book shown = shown(book, design);
     try {
       return near.isPresent()
-          ? composer.compose(design, wrap, book, pictures, near.get())
-          : composer.compose(design, wrap, book, pictures);
+          ? composer.compose(design, wrap, shown, pictures, near.get())
+          : composer.compose(design, wrap, shown, pictures);
     } catch (Refusal | DataAccessException e) {
       throw e;
     } catch (RuntimeException e) {

@@ -1,0 +1,37 @@
+package app.reglet.core.check;
+
+import static app.reglet.core.check.FindingText.quoted;
+
+import app.reglet.core.book.Licence;
+
+/** Tells what was found of pictures in a sentence. */
+final class PictureFindingText implements OfPicture.Teller<String> {
+  @Override
+  public String notForGoods(OfPicture.NotForGoods f) {
+    return f.licence() == Licence.UNKNOWN
+        ? "By what right the picture "
+            + quoted(f.name())
+            + " is used is not known: say it among the pictures before the book is sold."
+        : "The picture "
+            + quoted(f.name())
+            + " was "
+            + f.licence().title()
+            + ", and a book is goods for sale: get a licence for goods, or use another.";
+  }
+
+  @Override
+  public String creditUnsaid(OfPicture.CreditUnsaid f) {
+    return "The picture "
+        + quoted(f.name())
+        + " is free with a credit, and its credit line is empty: type it among the pictures.";
+  }
+
+  @Override
+  public String creditNotPlaced(OfPicture.CreditNotPlaced f) {
+    return "The credit “"
+        + f.credit()
+        + "” is owed for the picture "
+        + quoted(f.name())
+        + " and stands nowhere on this side of the cover.";
+  }
+}
