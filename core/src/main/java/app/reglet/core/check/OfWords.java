@@ -30,6 +30,8 @@ public sealed interface OfWords extends Found {
     R titleFaint(TitleFaint found);
 
     R titleOther(TitleOther found);
+
+    R faint(Faint found);
   }
 
   /** A typeface lacks characters of the words. */
@@ -133,6 +135,25 @@ public sealed interface OfWords extends Found {
     @Override
     public <R> R accept(Teller<R> teller) {
       return teller.titleOther(this);
+    }
+  }
+
+  /**
+   * Words hardly stand out from what lies behind them.
+   *
+   * @param worst contrast ratio that all but a fiftieth of their ink has
+   * @param median that half of it has
+   * @param least that their size needs
+   */
+  record Faint(String name, double worst, double median, double least) implements OfWords {
+    @Override
+    public String code() {
+      return "words-faint";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.faint(this);
     }
   }
 }

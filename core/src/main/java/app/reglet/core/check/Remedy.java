@@ -1,6 +1,7 @@
 package app.reglet.core.check;
 
 import app.reglet.core.book.Flaps;
+import app.reglet.core.design.Colour;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import java.util.Optional;
@@ -58,6 +59,10 @@ public sealed interface Remedy {
       R setIn(SetIn remedy);
 
       R placeCredits(PlaceCredits remedy);
+
+      R recolour(Recolour remedy);
+
+      R putPanel(PutPanel remedy);
     }
   }
 
@@ -290,6 +295,46 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.placeCredits(this);
+    }
+  }
+
+  /** Give the words another colour. */
+  record Recolour(String piece, Colour.Rgb colour) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Set in " + colour.text();
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.recolour(this);
+    }
+  }
+
+  /**
+   * Put a panel behind the words.
+   *
+   * @param ink their colour, 0xRRGGBB: the panel is light behind dark words and dark behind light
+   */
+  record PutPanel(String piece, int ink) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Put a panel behind";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.putPanel(this);
     }
   }
 }

@@ -3,6 +3,7 @@ package app.reglet.core.check;
 import static app.reglet.core.check.FindingText.quoted;
 
 import app.reglet.core.measure.Unit;
+import java.util.Locale;
 
 /** Tells what was found of words in a sentence. */
 final class WordsFindingText implements OfWords.Teller<String> {
@@ -91,5 +92,16 @@ final class WordsFindingText implements OfWords.Teller<String> {
         + "”, and the docket’s title, which shops list, is “"
         + f.title()
         + "”.";
+  }
+
+  @Override
+  public String faint(OfWords.Faint f) {
+    return String.format(
+        Locale.ROOT,
+        "%s stands out by %.1f to 1 from what lies behind it, %.1f at its worst; words of its size want %.1f.",
+        quoted(f.name()),
+        Math.floor(10 * f.median()) / 10,
+        Math.floor(10 * f.worst()) / 10,
+        f.least());
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
+import app.reglet.core.check.Contrast;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
@@ -21,6 +22,13 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   private static final Length CREDIT = Length.pt("7");
   private static final Length CREDIT_HIGH = Length.mm("6");
   private static final Length LEAST_LINE = Length.mm("30");
+  private static final int LIGHT_PANEL = 0xfbf8f1;
+  private static final int DARK_PANEL = 0x14191d;
+  private static final double PANEL_OPACITY = 0.85;
+
+  /** Luminance that stands out as much from white as from black. */
+  private static final double MIDDLE = 0.179;
+
   private static final String USUAL_FACE = "work-sans";
 
   private final Design design;
@@ -90,6 +98,33 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   @Override
   public Design placeCredits(Remedy.PlaceCredits r) {
     return placeCredits(design, wrap);
+  }
+
+  @Override
+  public Design recolour(Remedy.Recolour r) {
+    return design.changed(
+        r.piece(),
+        p -> p.content() instanceof Words w ? p.withContent(w.withPaint(Paint.of(r.colour()))) : p);
+  }
+
+  /** Light behind dark words, dark behind light ones; one that is there is made denser. */
+  @Override
+  public Design putPanel(Remedy.PutPanel r) {
+    boolean dark = Contrast.luminance(r.ink()) < MIDDLE;
+    Paint paint = Paint.of(new Colour.Rgb(dark ? LIGHT_PANEL : DARK_PANEL));
+    return design.changed(
+        r.piece(),
+        p ->
+            p.content() instanceof Words w
+                ? p.withContent(
+                    w.withPanel(
+                        new app.reglet.core.design.Panel(
+                            paint,
+                            PANEL_OPACITY,
+                            Length.ZERO,
+                            app.reglet.core.design.Panel.USUAL.across(),
+                            app.reglet.core.design.Panel.USUAL.down())))
+                : p);
   }
 
   /** With a small line of the credits owed at the foot of the back, in the type of its words. */

@@ -119,6 +119,11 @@ public record Words(
     return new Words(fact, text, type, setting, paint, outline, curve, panel, picture);
   }
 
+  /** With an area behind them; null for none. */
+  public Words withPanel(Panel other) {
+    return new Words(fact, text, type, setting, paint, outline, curve, other, through);
+  }
+
   public Words withPaint(Paint p) {
     return new Words(fact, text, type, setting, p, outline, curve, panel, through);
   }

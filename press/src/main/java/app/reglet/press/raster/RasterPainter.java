@@ -34,7 +34,7 @@ import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
 /** Draws marks on pixels. */
-final class RasterPainter implements Painter {
+class RasterPainter implements Painter {
   /** Most pixels that a placed page is drawn with. */
   private static final double MOST_PAGE_PIXELS = 40e6;
 
@@ -43,6 +43,7 @@ final class RasterPainter implements Painter {
 
   private final Function<Colour.Solid, Color> colours;
   private final Typeface labels;
+  private final Function<Pixels.Stored, BufferedImage> pictures;
   private final Deque<Layer> layers = new ArrayDeque<>();
 
   /** Pixels being drawn on, and what the state was before the group that is drawn on them. */
@@ -55,13 +56,48 @@ final class RasterPainter implements Painter {
    */
   RasterPainter(
       BufferedImage image, Graphics2D g, Function<Colour.Solid, Color> colours, Typeface labels) {
+    this(image, g, colours, labels, RasterPainter::decoded);
+  }
+
+  /**
+   * @param pictures the pixels of stored pictures, treated, as their files have them
+   */
+  RasterPainter(
+      BufferedImage image,
+      Graphics2D g,
+      Function<Colour.Solid, Color> colours,
+      Typeface labels,
+      Function<Pixels.Stored, BufferedImage> pictures) {
+    this.pictures = pictures;
     this.colours = colours;
     this.labels = labels;
     layers.push(new Layer(image, g, g.getTransform(), g.getClip()));
   }
 
-  private Graphics2D g() {
+  private static BufferedImage decoded(Pixels.Stored stored) {
+    return stored
+        .treating()
+        .ofStored(
+            PictureReader.pixels(stored.picture(), MOST_PIXELS), stored.picture().orientation());
+  }
+
+  final Graphics2D g() {
     return layers.peek().g();
+  }
+
+  /** The pixels that are drawn on now. */
+  final BufferedImage layer() {
+    return layers.peek().image();
+  }
+
+  /** What is seen at a pixel so far, through the layers that are not laid over yet. */
+  final int behind(int x, int y) {
+    int colour = 0xffffff;
+    for (Layer layer : (Iterable<Layer>) layers::descendingIterator) {
+      int p = layer.image().getRGB(x, y);
+      colour = ContrastMeter.over(p & 0xffffff, colour, (p >>> 24) / 255.0);
+    }
+    return colour;
   }
 
   @Override
@@ -77,7 +113,7 @@ final class RasterPainter implements Painter {
     }
   }
 
-  private Paint paint(Fill fill) {
+  final Paint paint(Fill fill) {
     return fill.accept(
         new Fill.Visitor<>() {
           @Override
@@ -155,11 +191,8 @@ final class RasterPainter implements Painter {
                 new Pixels.Visitor<>() {
                   @Override
                   public BufferedImage stored(Pixels.Stored stored) {
-                    int orientation = stored.picture().orientation();
-                    t.concatenate(Orientation.upright(orientation));
-                    return stored
-                        .treating()
-                        .ofStored(PictureReader.pixels(stored.picture(), MOST_PIXELS), orientation);
+                    t.concatenate(Orientation.upright(stored.picture().orientation()));
+                    return pictures.apply(stored);
                   }
 
                   @Override
