@@ -10,12 +10,14 @@ import "./bench/says.js";
 import "./bench/caret.js";
 import "./bench/paste.js";
 import "./bench/library.js";
+import { rested } from "./bench/rest.js";
 import { view } from "./bench/view.js";
 
 function show() {
   arrange();
   view();
   refresh();
+  rested();
 }
 
 if (document.getElementById("sheet")) {

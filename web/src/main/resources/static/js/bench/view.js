@@ -50,11 +50,11 @@ function part() {
 
 export function view() {
   const b = document.body;
-  for (const [name, otherwise] of [["guides", "over"], ["centres", "off"], ["knife", "off"]]) {
+  for (const [name, otherwise] of [["guides", "over"], ["centres", "off"], ["knife", "off"], ["eyes", "all"]]) {
     const value = kept(name, otherwise);
     if (b.dataset[name] !== value) b.dataset[name] = value;
   }
-  for (const [id, value] of [["guides", b.dataset.guides], ["show-part", shown]]) {
+  for (const [id, value] of [["guides", b.dataset.guides], ["eyes", b.dataset.eyes], ["show-part", shown]]) {
     const field = document.getElementById(id);
     if (field) field.value = value;
   }
@@ -181,7 +181,7 @@ document.addEventListener("pointerup", () => (pan = null));
 
 document.addEventListener("change", (e) => {
   const { id, value, checked } = e.target;
-  if (id === "guides") keep("guides", value);
+  if (id === "guides" || id === "eyes") keep(id, value);
   else if (id === "centres" || id === "knife") keep(id, checked ? "on" : "off");
   else if (id === "show-part") {
     shown = value;

@@ -159,6 +159,11 @@ record BenchModel(
             after.findings().stream().map(BenchModel::note).toList()));
   }
 
+  /** The notes of a cover, as JSON. */
+  static String notes(Cover cover) {
+    return inPage(cover.findings().stream().map(BenchModel::note).toList());
+  }
+
   private static String inPage(Object value) {
     return JSON.writeValueAsString(value).replace("<", "\\u003c");
   }

@@ -2,6 +2,7 @@ package app.reglet.web.bench;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
+import app.reglet.core.check.ColourVision;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.FactsUsed;
@@ -78,6 +79,7 @@ class BenchPage {
     model.addAttribute("madeOf", Fronts.facts(cover.edition()));
     model.addAttribute("undoable", revisions.undoable(cover.edition()).orElse(null));
     model.addAttribute("redoable", revisions.redoable(cover.edition()).orElse(null));
+    model.addAttribute("visions", ColourVision.values());
     if (cover.wrap().isPresent()) {
       model.addAttribute("data", BenchModel.of(cover).json());
       model.addAttribute("sheet", BenchSvg.of(cover.art().orElseThrow(), cover.unit(), ADDRESSES));

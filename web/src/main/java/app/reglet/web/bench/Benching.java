@@ -2,6 +2,7 @@ package app.reglet.web.bench;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
+import app.reglet.core.check.Finding;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
@@ -23,6 +24,7 @@ import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.StandingOut;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,9 +39,16 @@ public class Benching {
   private final Revisions revisions;
   private final EditReader.Stock stock;
   private final Saying saying;
+  private final StandingOut standing;
 
   Benching(
-      Covers covers, Revisions revisions, Typefaces typefaces, PlacedFiles placed, Saying saying) {
+      Covers covers,
+      Revisions revisions,
+      Typefaces typefaces,
+      PlacedFiles placed,
+      Saying saying,
+      StandingOut standing) {
+    this.standing = standing;
     this.saying = saying;
     this.covers = covers;
     this.revisions = revisions;
@@ -107,8 +116,13 @@ public class Benching {
         id,
         base,
         side(fields.get("side")),
-        cover -> EditReader.read(fields, cover.unit(), cover.design(), cover.findings(), stock),
+        cover -> EditReader.read(fields, cover.unit(), cover.design(), found(cover, fields), stock),
         viewer);
+  }
+
+  /** What a remedy may be of; words are measured anew only where one is asked for. */
+  private List<Finding> found(Cover cover, Map<String, String> fields) {
+    return ("mend".equals(fields.get("edit")) ? standing.with(cover) : cover).findings();
   }
 
   /**

@@ -16,6 +16,7 @@ import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.MeasureLine;
+import app.reglet.web.titles.StandingOut;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -35,8 +36,10 @@ public class DispatchController {
   private final Covers covers;
   private final Pressing pressing;
   private final FileNumbers numbers;
+  private final StandingOut standing;
 
-  DispatchController(Covers covers, Pressing pressing, FileNumbers numbers) {
+  DispatchController(Covers covers, Pressing pressing, FileNumbers numbers, StandingOut standing) {
+    this.standing = standing;
     this.numbers = numbers;
     this.covers = covers;
     this.pressing = pressing;
@@ -54,7 +57,7 @@ public class DispatchController {
 
   @GetMapping("/editions/{id}/dispatch")
   String page(@PathVariable Long id, Viewer viewer, Model model) {
-    Cover cover = covers.of(id, viewer);
+    Cover cover = standing.with(covers.of(id, viewer));
     model.addAttribute("cover", cover);
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));

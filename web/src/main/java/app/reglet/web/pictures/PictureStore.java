@@ -1,6 +1,7 @@
 package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.art.Pixels;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
@@ -189,6 +190,18 @@ public class PictureStore {
    */
   public byte[] treated(String sha, Treating treating, boolean quick) {
     return ScreenPicture.treated(decoded(sha, quick), treating);
+  }
+
+  /** A picture's pixels as they are drawn at the size of a screen, treated; as they are stored. */
+  public BufferedImage shown(Pixels.Stored stored) {
+    Picture p = stored.picture();
+    return stored
+        .treating()
+        .ofStored(
+            p.orientation() == 1
+                ? decoded(p.sha(), false)
+                : PictureReader.pixels(p, SCREEN_PIXELS * SCREEN_PIXELS),
+            p.orientation());
   }
 
   /** How often each tone is in a picture. */

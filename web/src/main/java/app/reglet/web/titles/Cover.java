@@ -35,6 +35,11 @@ public record Cover(
     List<Finding> beyond,
     Optional<SpineType> spineType,
     Optional<Cover> outer) {
+  /** The same with other findings. */
+  Cover with(List<Finding> other) {
+    return new Cover(measured, design, art, other, beyond, spineType, outer);
+  }
+
   public EditionEntity edition() {
     return measured.edition();
   }

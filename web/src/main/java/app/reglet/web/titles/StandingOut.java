@@ -1,0 +1,51 @@
+package app.reglet.web.titles;
+
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.Seen;
+import app.reglet.core.check.WordsStandOut;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.raster.ContrastMeter;
+import app.reglet.web.pictures.PictureStore;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/**
+ * How the words of covers stand out from what lies behind them. The cover is drawn for it, so it is
+ * asked for where somebody rests or is about to hand the cover over, not at every change.
+ */
+@Component
+public class StandingOut {
+  private static final int PPI = 100;
+  private static final int MOST_KEPT = 60;
+
+  private final Latest<List<Seen>> kept = new Latest<>(MOST_KEPT);
+  private final PictureStore pictures;
+
+  StandingOut(PictureStore pictures) {
+    this.pictures = pictures;
+  }
+
+  /** What was measured of the words of a cover as it is in force. */
+  public List<Seen> of(Cover cover) {
+    return cover.art().map(art -> of(cover, art)).orElse(List.of());
+  }
+
+  private List<Seen> of(Cover cover, Artwork art) {
+    return kept.computeIfAbsent(
+        Fronts.key(cover.edition()) + cover.side().id(),
+        k -> ContrastMeter.measure(art, PPI, pictures::shown));
+  }
+
+  /** The cover with what is found of it besides. */
+  public Cover with(Cover cover) {
+    Optional<Artwork> art = cover.art();
+    if (art.isEmpty()) {
+      return cover;
+    }
+    List<Finding> findings = new ArrayList<>(cover.findings());
+    findings.addAll(WordsStandOut.find(art.get().laid(), of(cover, art.get())));
+    return cover.with(findings);
+  }
+}
