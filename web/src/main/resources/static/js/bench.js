@@ -10,6 +10,7 @@ import "./bench/says.js";
 import "./bench/caret.js";
 import "./bench/paste.js";
 import "./bench/library.js";
+import "./bench/palette.js";
 import { rested } from "./bench/rest.js";
 import { view } from "./bench/view.js";
 

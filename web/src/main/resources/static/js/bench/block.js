@@ -235,7 +235,7 @@ document.addEventListener("pointerup", () => {
 document.addEventListener("input", (e) => ["pic-x", "pic-y"].includes(e.target.id) && markFocus());
 
 function paint() {
-  for (const s of document.querySelectorAll("[data-colour]")) s.style.background = s.dataset.colour;
+  for (const s of document.querySelectorAll(".swatch[data-colour]")) s.style.background = s.dataset.colour;
   reopen();
   markFocus();
 }

@@ -1,10 +1,12 @@
 package app.reglet.core.design;
 
 import app.reglet.core.Refusal;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -62,6 +64,20 @@ public record Design(Map<String, Colour.Solid> palette, Composition outside, Com
                 throw new Refusal("The palette of this design has no colour “" + name + "”.");
               });
     }
+  }
+
+  /** Every colour that stands directly on it, each once, in the order they are met. */
+  public List<Colour.Solid> direct() {
+    return Arrays.stream(PrintedSide.values())
+        .map(this::side)
+        .flatMap(
+            c ->
+                Stream.concat(
+                    c.grounds().flatMap(Ground::colours), c.all().flatMap(Design::colours)))
+        .filter(Colour.Solid.class::isInstance)
+        .map(Colour.Solid.class::cast)
+        .distinct()
+        .toList();
   }
 
   private static Stream<Colour> colours(Piece p) {

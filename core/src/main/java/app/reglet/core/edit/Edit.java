@@ -12,6 +12,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -60,6 +61,10 @@ public sealed interface Edit
     R setSwatch(SetSwatch edit);
 
     R removeSwatch(RemoveSwatch edit);
+
+    R addSwatches(AddSwatches edit);
+
+    R nameColour(NameColour edit);
 
     R lay(Lay edit);
 
@@ -249,6 +254,26 @@ public sealed interface Edit
     }
   }
 
+  /**
+   * Several colours put into the palette, by their names; those that are there are changed.
+   *
+   * @param what as the history tells it
+   */
+  record AddSwatches(Map<String, Colour.Solid> colours, String what) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.addSwatches(this);
+    }
+  }
+
+  /** A colour of the cover put into the palette: wherever it stands directly it follows that. */
+  record NameColour(String name, Colour.Solid colour) implements OfNone {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.nameColour(this);
+    }
+  }
+
   /** A colour taken out of the palette; where it was used it stands directly. */
   record RemoveSwatch(String name) implements OfNone {
     @Override
@@ -289,7 +314,8 @@ public sealed interface Edit
   }
 
   /** A change of no piece that is there yet. */
-  sealed interface OfNone extends Edit permits SetGround, SetSwatch, RemoveSwatch, Lay, Mend {
+  sealed interface OfNone extends Edit
+      permits SetGround, SetSwatch, RemoveSwatch, AddSwatches, NameColour, Lay, Mend {
     @Override
     default List<String> pieces() {
       return List.of();

@@ -64,6 +64,11 @@ public final class EditReader {
       return Levels.NONE;
     }
 
+    /** The colours that a picture is mostly of; none when it is not here. */
+    default List<Colour.Rgb> colours(String sha) {
+      return List.of();
+    }
+
     /** Whether there is the picture with this SHA-256. */
     default boolean hasPicture(String sha) {
       return false;
@@ -146,9 +151,8 @@ public final class EditReader {
               hanging("hangAcross"),
               hanging("hangDown"));
       case "ground" -> ground();
-      case "swatch" ->
-          new Edit.SetSwatch(typed.text("name"), Colour.parseSolid(typed.text("colour")));
-      case "swatch-off" -> new Edit.RemoveSwatch(typed.text("name"));
+      case "swatch", "swatch-off", "swatches", "swatch-of" ->
+          new PaletteReader(typed, design, stock).read();
       case "layout" -> new Edit.Lay(typed.choice("layout", StartingLayout.class));
       case "credits" -> new Edit.Mend(new Remedy.PlaceCredits(), "Credits placed");
       case "mend" -> mend();

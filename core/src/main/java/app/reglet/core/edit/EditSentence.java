@@ -123,6 +123,16 @@ public final class EditSentence implements Edit.Visitor<String> {
   }
 
   @Override
+  public String addSwatches(Edit.AddSwatches e) {
+    return e.what() + ": " + String.join(", ", e.colours().keySet());
+  }
+
+  @Override
+  public String nameColour(Edit.NameColour e) {
+    return "Colour “" + e.name() + "” named, wherever it stands";
+  }
+
+  @Override
   public String removeSwatch(Edit.RemoveSwatch e) {
     return "Colour “" + e.name() + "” out of the palette";
   }

@@ -2,7 +2,6 @@ package app.reglet.core.edit;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
@@ -14,7 +13,6 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -204,9 +202,17 @@ public final class Editing implements Edit.Visitor<Design> {
 
   @Override
   public Design setSwatch(Edit.SetSwatch e) {
-    Map<String, Colour.Solid> palette = new LinkedHashMap<>(design.palette());
-    palette.put(new Colour.Swatch(e.name().strip()).name(), e.colour());
-    return design.withPalette(palette);
+    return PaletteEditing.with(design, Map.of(e.name().strip(), e.colour()));
+  }
+
+  @Override
+  public Design addSwatches(Edit.AddSwatches e) {
+    return PaletteEditing.with(design, e.colours());
+  }
+
+  @Override
+  public Design nameColour(Edit.NameColour e) {
+    return PaletteEditing.named(design, e.name(), e.colour());
   }
 
   @Override
@@ -268,20 +274,8 @@ public final class Editing implements Edit.Visitor<Design> {
     return content;
   }
 
-  /** Where a swatch was used, its colour stands directly. */
   @Override
   public Design removeSwatch(Edit.RemoveSwatch e) {
-    String name = e.name();
-    Colour.Solid colour = design.palette().get(name);
-    if (colour == null) {
-      return design;
-    }
-    UnaryOperator<Colour> rule = c -> c.equals(new Colour.Swatch(name)) ? colour : c;
-    Map<String, Colour.Solid> palette = new LinkedHashMap<>(design.palette());
-    palette.remove(name);
-    return new Design(
-        palette,
-        Rewriting.coloured(design.outside(), rule),
-        Rewriting.coloured(design.inside(), rule));
+    return PaletteEditing.without(design, e.name());
   }
 }

@@ -3,6 +3,7 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
+import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
@@ -70,6 +71,11 @@ public class Benching {
           @Override
           public int pages(String sha) {
             return placed.pages(sha);
+          }
+
+          @Override
+          public List<Colour.Rgb> colours(String sha) {
+            return placed.colours(sha);
           }
 
           @Override

@@ -1,7 +1,9 @@
 package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.Colour;
 import app.reglet.press.art.Pixels;
+import app.reglet.press.picture.Clusters;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureLimits;
 import app.reglet.press.picture.PictureReader;
@@ -23,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -42,6 +45,9 @@ public class PictureStore {
   private static final int DECODED = 4;
 
   private static final int QUICK_PIXELS = 720;
+
+  /** As many as a palette begins with. */
+  private static final int COLOURS = 6;
 
   private final PictureRecords records;
   private final DataDirectory data;
@@ -202,6 +208,13 @@ public class PictureStore {
                 ? decoded(p.sha(), false)
                 : PictureReader.pixels(p, SCREEN_PIXELS * SCREEN_PIXELS),
             p.orientation());
+  }
+
+  /** The colours that a picture is mostly of. */
+  public List<Colour.Rgb> colours(String sha) {
+    return Clusters.of(decoded(sha, true), COLOURS).stream()
+        .map(c -> new Colour.Rgb(c.rgb()))
+        .toList();
   }
 
   /** How often each tone is in a picture. */

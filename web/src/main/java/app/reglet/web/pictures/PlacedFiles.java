@@ -1,6 +1,7 @@
 package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.Colour;
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.compose.PageOfFile;
 import app.reglet.press.compose.Pictures;
@@ -20,6 +21,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -174,6 +176,11 @@ public class PlacedFiles implements Pictures {
   @Override
   public Optional<Picture> find(String sha) {
     return pictures.find(sha);
+  }
+
+  /** The colours that a picture is mostly of; none when it is not here. */
+  public List<Colour.Rgb> colours(String sha) {
+    return pictures.find(sha).isPresent() ? pictures.colours(sha) : List.of();
   }
 
   /** How often each tone is in a picture. */
