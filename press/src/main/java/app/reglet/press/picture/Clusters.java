@@ -15,6 +15,9 @@ public final class Clusters {
   private static final int MOST_PIXELS = 12_000;
   private static final int ROUNDS = 40;
 
+  /** Distance in Oklab under which two colours of a picture are one. */
+  private static final double ALIKE = 0.035;
+
   private Clusters() {}
 
   /**
@@ -40,18 +43,39 @@ public final class Clusters {
     for (int round = 0; round < ROUNDS && assign(points, centres, of); round++) {
       move(points, centres, of);
     }
-    int[] counts = new int[centres.size()];
+    double[] counts = new double[centres.size()];
     for (int c : of) {
       counts[c]++;
     }
+    join(centres, counts);
     List<Cluster> all = new ArrayList<>();
     for (int c = 0; c < counts.length; c++) {
       if (counts[c] > 0) {
-        all.add(new Cluster(rgb(centres.get(c)), (double) counts[c] / points.size()));
+        all.add(new Cluster(rgb(centres.get(c)), counts[c] / points.size()));
       }
     }
     all.sort(Comparator.comparingDouble(Cluster::share).reversed());
     return all;
+  }
+
+  /** Colours that are hardly told apart are one. */
+  private static void join(List<double[]> centres, double[] counts) {
+    for (int a = 0; a < counts.length; a++) {
+      for (int b = a + 1; b < counts.length; b++) {
+        if (counts[a] > 0
+            && counts[b] > 0
+            && distance(centres.get(a), centres.get(b)) < ALIKE * ALIKE) {
+          double share = counts[b] / (counts[a] + counts[b]);
+          double[] both = new double[3];
+          for (int i = 0; i < 3; i++) {
+            both[i] = centres.get(a)[i] + (centres.get(b)[i] - centres.get(a)[i]) * share;
+          }
+          centres.set(a, both);
+          counts[a] += counts[b];
+          counts[b] = 0;
+        }
+      }
+    }
   }
 
   private static List<double[]> points(BufferedImage image) {

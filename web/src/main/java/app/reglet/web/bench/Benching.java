@@ -200,7 +200,7 @@ public class Benching {
         return run(set.piece(), now, old);
       }
     }
-    if (edit instanceof Edit.SetGround set && set.ground().hasPicture()) {
+    if (edit instanceof Edit.SetGround set && set.ground() != null && set.ground().hasPicture()) {
       Optional<Ground> was = before.side(set.side()).ground(set.part());
       if (was.isPresent()
           && was.get().hasPicture()
