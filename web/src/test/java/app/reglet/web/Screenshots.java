@@ -48,7 +48,13 @@ public class Screenshots {
     page.onDialog(d -> d.accept());
     page.getByText("Throw away").click();
     shot("bench", "/editions/1/bench");
-    shot("bench-piece", "/editions/2/bench?chosen=title");
+    page.navigate("/editions/1/bench");
+    page.locator("#leaf-treatment > summary").click();
+    page.locator("#pic-contrast").fill("18");
+    page.locator("#pic-shade").fill("-35");
+    page.locator("#said-treatment:has-text('shaded')").waitFor();
+    page.locator("#artwork image:not([href*=quick])[href*='-35']").waitFor();
+    shot("bench-picture");
     shot("bench-workbook", "/editions/7/bench?chosen=group-1");
     page.navigate("/editions/7/bench?chosen=words-1");
     page.locator("#leaf-face > summary").click();

@@ -18,7 +18,7 @@ final class DemoCovers {
   static Design workbook(Wrap wrap, Book book) {
     Composing c = new Composing(wrap, book);
     String deep = "#1f4f5b";
-    String coral = "#d8593a";
+    String coral = "#bf4829";
     String paper = "#fdf9ee";
     c.does(
         "ground",
@@ -57,7 +57,7 @@ final class DemoCovers {
           box(27, y + 6.4, 98.4, 22),
           "cormorant-garamond-italic",
           46,
-          i == 0 ? "#23343a" : "#8d9ca0");
+          i == 0 ? "#23343a" : "#6f7d82");
       c.set("align", "LEFT", "vertical", "TOP", "fit", "SIZE");
     }
     c.words("author:", "front", box(24, 200, 70, 12), "josefin-sans-semibold", 17, paper);
