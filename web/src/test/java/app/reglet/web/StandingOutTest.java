@@ -72,6 +72,25 @@ public class StandingOutTest {
   }
 
   @Test
+  public void aTitleBesideTheMiddleIsToldWhenTheHandRestsAndMovedThere() {
+    Desk desk = Desk.atBench("Beside the middle", "").layout("Axis");
+    take(desk, "title");
+    double left = Double.parseDouble(desk.page.locator("#p-left").inputValue());
+    desk.page.locator("#p-left").fill(String.valueOf(left + 0.05));
+    desk.does(() -> desk.page.locator("#p-left").press("Tab"));
+    assertThat(desk.page.locator("#notes"))
+        .containsText("“Title” stands 0.05 in right of the middle of the front");
+    desk.does(
+        () ->
+            desk.page
+                .locator("#notes button", new Page.LocatorOptions().setHasText("Move it"))
+                .click());
+    assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
+    take(desk, "title");
+    assertThat(desk.page.locator("#p-left")).hasValue(Pattern.compile(left + "0*"));
+  }
+
+  @Test
   public void theCoverIsSeenAsOtherEyesSeeIt() throws IOException {
     Desk desk = Desk.atBench("Other eyes", "");
     int rgb = 0xc04a30;

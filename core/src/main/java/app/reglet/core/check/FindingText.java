@@ -193,6 +193,29 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String nearMiss(NearMiss f) {
+    if (f instanceof NearMiss.OffMiddle m) {
+      return quoted(m.name())
+          + " stands "
+          + m.off().abs().brief(unit)
+          + (m.off().isNegative() ? " left" : " right")
+          + " of the middle of the "
+          + m.panel()
+          + ".";
+    }
+    NearMiss.Apart a = (NearMiss.Apart) f;
+    return "The "
+        + (a.left() ? "left" : "right")
+        + " edges of "
+        + quoted(a.name())
+        + " and "
+        + quoted(a.and())
+        + " are "
+        + a.by().brief(unit)
+        + " apart: nearly in line.";
+  }
+
+  @Override
   public String ofPicture(OfPicture f) {
     return f.accept(new PictureFindingText());
   }

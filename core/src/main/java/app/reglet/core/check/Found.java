@@ -15,6 +15,7 @@ public sealed interface Found
         OfBarcode,
         OfWords,
         OfPicture,
+        NearMiss,
         Found.WordsOverflow,
         Found.SpineTypeNotAllowed,
         Found.SpineTypeTooSmall,
@@ -80,6 +81,8 @@ public sealed interface Found
     R ofWords(OfWords found);
 
     R ofPicture(OfPicture found);
+
+    R nearMiss(NearMiss found);
 
     R onGlue(OnGlue found);
   }

@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import app.reglet.core.book.Flaps;
 import app.reglet.core.design.Colour;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import java.util.Optional;
@@ -61,6 +62,8 @@ public sealed interface Remedy {
       R placeCredits(PlaceCredits remedy);
 
       R recolour(Recolour remedy);
+
+      R moveBy(MoveBy remedy);
 
       R putPanel(PutPanel remedy);
     }
@@ -335,6 +338,28 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.putPanel(this);
+    }
+  }
+
+  /**
+   * Move the piece to the side.
+   *
+   * @param by right; left when negative
+   */
+  record MoveBy(String piece, Length by) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Move it " + by.abs().brief(unit) + (by.isNegative() ? " left" : " right");
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.moveBy(this);
     }
   }
 }

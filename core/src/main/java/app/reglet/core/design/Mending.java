@@ -101,6 +101,11 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   }
 
   @Override
+  public Design moveBy(Remedy.MoveBy r) {
+    return loose(r.piece(), p -> p.withAnchors(p.anchors().movedBy(r.by(), Length.ZERO)));
+  }
+
+  @Override
   public Design recolour(Remedy.Recolour r) {
     return design.changed(
         r.piece(),

@@ -1,6 +1,7 @@
 package app.reglet.web.titles;
 
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.NearMisses;
 import app.reglet.core.check.Seen;
 import app.reglet.core.check.WordsStandOut;
 import app.reglet.press.art.Artwork;
@@ -12,8 +13,9 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /**
- * How the words of covers stand out from what lies behind them. The cover is drawn for it, so it is
- * asked for where somebody rests or is about to hand the cover over, not at every change.
+ * How the words of covers stand out from what lies behind them, and what of a cover is nearly in
+ * line. The cover is drawn for it, so it is asked for where somebody rests or is about to hand the
+ * cover over, not at every change; and nobody is told of a near miss on the way.
  */
 @Component
 public class StandingOut {
@@ -46,6 +48,7 @@ public class StandingOut {
     }
     List<Finding> findings = new ArrayList<>(cover.findings());
     findings.addAll(WordsStandOut.find(art.get().laid(), of(cover, art.get())));
+    findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
     return cover.with(findings);
   }
 }
