@@ -113,6 +113,12 @@ public class NearMissesTest {
       },
       // the left edges are in line: the right ones are as they come
       {piece("a", "20", "60", band()), piece("b", "20", "60.8", band()), null},
+      // one in the middle, the other far from it
+      {
+        piece("a", "50", "52.4", band()),
+        piece("b", "50.5", "30", band()),
+        "The left edges of “A” and “B” are 0.5 mm apart: nearly in line."
+      },
       // both in the middle: their edges are as they come
       {piece("a", "50", "52.4", band()), piece("b", "50.5", "51.4", band()), null},
     };
