@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.testng.annotations.DataProvider;
@@ -250,14 +251,23 @@ public class TreatingTest {
     BufferedImage white = new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB);
     white.createGraphics().fillRect(0, 0, 64, 48);
     Picture picture = PictureReader.read(ExifSpecimen.jpeg(white, orientation));
-    Treating shade = treating(Treatment.NONE.withShade(new Shade(Shade.Side.BOTTOM, -100, 40)));
     BufferedImage stored = PictureReader.pixels(picture, 1_000_000);
-    BufferedImage seen = shade.ofStored(stored, orientation);
     AffineTransform upright = Orientation.upright(orientation);
-    double[] foot = {0.5, 0.98, 0.5, 0.02};
-    upright.inverseTransform(foot, 0, foot, 0, 2);
-    assertThat(at(seen, foot[0], foot[1])).isLessThan(20);
-    assertThat(at(seen, foot[2], foot[3])).isGreaterThan(240);
+    // a point near the side and one far from it, upright, x and y each
+    Map<Shade.Side, double[]> points =
+        Map.of(
+            Shade.Side.BOTTOM, new double[] {0.5, 0.98, 0.5, 0.02},
+            Shade.Side.LEFT, new double[] {0.02, 0.5, 0.98, 0.5},
+            Shade.Side.RIGHT, new double[] {0.98, 0.3, 0.02, 0.3});
+    for (Map.Entry<Shade.Side, double[]> side : points.entrySet()) {
+      BufferedImage seen =
+          treating(Treatment.NONE.withShade(new Shade(side.getKey(), -100, 40)))
+              .ofStored(stored, orientation);
+      double[] p = new double[4];
+      upright.inverseTransform(side.getValue(), 0, p, 0, 2);
+      assertThat(at(seen, p[0], p[1])).as(side.getKey().name()).isLessThan(20);
+      assertThat(at(seen, p[2], p[3])).as(side.getKey().name()).isGreaterThan(240);
+    }
   }
 
   private static int at(BufferedImage image, double x, double y) {
