@@ -25,6 +25,8 @@ async function ask() {
   if (mine !== asked || !told || down) return rested();
   const m = model();
   if (told.dataset.base !== document.getElementById("base").value) return;
+  // nothing is exchanged under a caret or under the hand that is about to press a note's button
+  if (document.getElementById("caret") || document.activeElement?.closest("#notes")) return;
   const notes = JSON.parse(told.textContent);
   const before = document.getElementById("notes");
   if (JSON.stringify(notes) !== JSON.stringify(m.notes) || before.textContent !== page.getElementById("notes").textContent) {

@@ -137,6 +137,12 @@ final class Desk {
     return isbn.isEmpty() ? this : type("isbn", isbn);
   }
 
+  /** Goes to an address; its pictures may come later, and now and then one does not in time. */
+  void go(String address) {
+    page.navigate(
+        address, new Page.NavigateOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));
+  }
+
   String id() {
     return page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
   }

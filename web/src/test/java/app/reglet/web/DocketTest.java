@@ -110,7 +110,7 @@ public class DocketTest {
   public void twoWindowsDoNotOverwriteEachOther() {
     Desk one = Desk.open().makeTitle("Two windows", "Nobody").fill("6 x 9", "100", "");
     Desk two = Desk.open();
-    two.page.navigate("/editions/" + one.id() + "/docket");
+    two.go("/editions/" + one.id() + "/docket");
     one.type("pages", "200");
     two.page.locator("#pages").fill("300");
     assertThat(two.page.locator("#message")).containsText("another window");
