@@ -56,12 +56,12 @@ document.addEventListener("click", (e) => {
 
 // ---- dragged and pasted
 
-/** The panel under a point of the window, else the front. */
+/** The panel under a point of the window, or next to it. */
 function panelAt(x, y) {
   const sheet = document.getElementById("sheet");
   const p = new DOMPoint(x, y).matrixTransform(sheet.getScreenCTM().inverse());
-  const on = model().panels.find(({ box: [l, t, w, h] }) => p.x >= l && p.x < l + w && p.y >= t && p.y < t + h);
-  return on?.id ?? "front";
+  const away = ({ box: [l, t, w, h] }) => Math.hypot(Math.max(0, l - p.x, p.x - l - w), Math.max(0, t - p.y, p.y - t - h));
+  return model().panels.filter((q) => q.id).sort((a, b) => away(a) - away(b))[0].id;
 }
 
 document.addEventListener("dragstart", (e) => {
@@ -76,11 +76,11 @@ document.addEventListener("dragover", (e) => {
 document.addEventListener("drop", async (e) => {
   if (!e.target.closest?.("#board") || looking()) return;
   const panel = panelAt(e.clientX, e.clientY);
-  const file = e.dataTransfer.files[0];
+  const files = [...e.dataTransfer.files];
   const text = e.dataTransfer.getData("text/plain");
-  if (file) {
+  if (files.length) {
     e.preventDefault();
-    await send(file, "piece", panel);
+    for (const file of files) await send(file, "piece", panel);
   } else if (text.startsWith("Reglet picture ")) {
     e.preventDefault();
     const { sha, name } = JSON.parse(text.slice(15));

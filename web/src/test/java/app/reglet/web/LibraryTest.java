@@ -35,16 +35,25 @@ public class LibraryTest {
 
   /** A file let go over the middle of a panel. */
   private static void drop(Desk desk, String panel, String name, byte[] file) {
+    drop(desk, panel, 0.5, name, file);
+  }
+
+  /**
+   * A file let go at a panel.
+   *
+   * @param across share of the panel's width, beyond it too
+   */
+  private static void drop(Desk desk, String panel, double across, String name, byte[] file) {
     desk.does(
         () ->
             desk.page.evaluate(
-                "([panel, name, data]) => { const bytes = Uint8Array.from(atob(data), c => c.charCodeAt(0));"
+                "([panel, across, name, data]) => { const bytes = Uint8Array.from(atob(data), c => c.charCodeAt(0));"
                     + " const carried = new DataTransfer(); carried.items.add(new File([bytes], name, { type: 'image/png' }));"
                     + " const model = JSON.parse(document.getElementById('model').textContent); const [x, y, w, h] = model.panels.find(p => p.id === panel).box;"
-                    + " const at = new DOMPoint(x + w / 2, y + h / 2).matrixTransform(document.getElementById('sheet').getScreenCTM());"
+                    + " const at = new DOMPoint(x + w * across, y + h / 2).matrixTransform(document.getElementById('sheet').getScreenCTM());"
                     + " const on = document.elementFromPoint(at.x, at.y);"
                     + " for (const type of ['dragover', 'drop']) on.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, clientX: at.x, clientY: at.y, dataTransfer: carried })); }",
-                new Object[] {panel, name, Base64.getEncoder().encodeToString(file)}));
+                new Object[] {panel, across, name, Base64.getEncoder().encodeToString(file)}));
   }
 
   private static void openPictures(Desk desk) {
@@ -67,6 +76,16 @@ public class LibraryTest {
     assertThat(desk.page.locator(".asset-line").first())
         .hasText("1200 × 1800 px, PNG, RGB, no profile: taken for sRGB");
     assertThat(desk.page.locator(".asset").nth(1)).containsText("used: ");
+  }
+
+  @Test
+  public void aPictureLetGoBesideThePanelsLandsOnTheNearest() throws IOException {
+    Desk desk = Desk.atBench("Beside the panels", "");
+    drop(desk, "back", -0.01, "bleed.png", png(0x3c5a50)); // on the back's bleed
+    double[] back = desk.box("picture-1");
+    assertThat(back[0] + back[2]).isLessThan(7 * 25.4);
+    drop(desk, "front", 1.01, "far.png", png(0x806040));
+    assertThat(desk.box("picture-2")[0]).isGreaterThan(back[0] + 100);
   }
 
   @Test

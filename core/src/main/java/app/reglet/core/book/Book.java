@@ -64,7 +64,7 @@ public record Book(
                     pictures.stream()
                         .filter(a -> a.sha().equals(sha))
                         .findFirst()
-                        .orElse(Asset.of(sha, "picture " + sha.substring(0, 6))))
+                        .orElse(Asset.of(sha, "a picture")))
             .toList();
     return with(shown);
   }

@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.design.LinearLight;
 import java.util.Locale;
 import java.util.StringJoiner;
 
@@ -80,26 +81,17 @@ public enum ColourVision {
 
   /** How a colour is seen, 0xRRGGBB. */
   public int seen(int rgb) {
-    double[] in = {linear(rgb >> 16 & 0xff), linear(rgb >> 8 & 0xff), linear(rgb & 0xff)};
+    double[] in = {
+      LinearLight.of(rgb >> 16 & 0xff), LinearLight.of(rgb >> 8 & 0xff), LinearLight.of(rgb & 0xff)
+    };
     int out = 0;
     for (int row = 0; row < 3; row++) {
       double v = 0;
       for (int c = 0; c < 3; c++) {
         v += matrix[3 * row + c] * in[c];
       }
-      out |= encoded(v) << 16 - 8 * row;
+      out |= LinearLight.value(v) << 16 - 8 * row;
     }
     return out;
-  }
-
-  private static double linear(int value) {
-    double v = value / 255.0;
-    return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
-  }
-
-  private static int encoded(double linear) {
-    double v = Math.max(0, Math.min(1, linear));
-    double e = v <= 0.0031308 ? 12.92 * v : 1.055 * Math.pow(v, 1 / 2.4) - 0.055;
-    return (int) Math.round(255 * e);
   }
 }

@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import static app.reglet.core.check.FindingText.quoted;
 
+import app.reglet.core.book.Book;
 import app.reglet.core.measure.Unit;
 import java.util.Locale;
 
@@ -29,7 +30,12 @@ final class WordsFindingText implements OfWords.Teller<String> {
 
   @Override
   public String factEmpty(OfWords.FactEmpty f) {
-    return quoted(f.name()) + " has " + f.fact() + ", which the docket leaves empty.";
+    return quoted(f.name())
+        + " has "
+        + f.fact()
+        + (f.fact().equalsIgnoreCase("{" + Book.CREDITS + "}")
+            ? ", and no picture on the cover owes a credit that is said."
+            : ", which the docket leaves empty.");
   }
 
   @Override

@@ -79,8 +79,7 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
 
     /** How much red light it gives back, 0 to 1, as a scanner sees it (sRGB, IEC 61966-2-1). */
     default double redLight() {
-      double red = (onScreen() >> 16 & 0xff) / 255.0;
-      return red <= 0.04045 ? red / 12.92 : Math.pow((red + 0.055) / 1.055, 2.4);
+      return LinearLight.of(onScreen() >> 16 & 0xff);
     }
 
     /** {@link #onScreen} as {@code #rrggbb}. */

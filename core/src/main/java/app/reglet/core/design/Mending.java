@@ -1,7 +1,6 @@
 package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
-import app.reglet.core.check.Contrast;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
@@ -115,7 +114,7 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   /** Light behind dark words, dark behind light ones; one that is there is made denser. */
   @Override
   public Design putPanel(Remedy.PutPanel r) {
-    boolean dark = Contrast.luminance(r.ink()) < MIDDLE;
+    boolean dark = LinearLight.luminance(r.ink()) < MIDDLE;
     Paint paint = Paint.of(new Colour.Rgb(dark ? LIGHT_PANEL : DARK_PANEL));
     return design.changed(
         r.piece(),

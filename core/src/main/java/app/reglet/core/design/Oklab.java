@@ -20,9 +20,9 @@ public record Oklab(double lightness, double chroma, double hue) {
 
   /** Lightness and the two axes of an sRGB colour. */
   public static double[] lab(int rgb) {
-    double r = linear(rgb >> 16 & 0xff);
-    double g = linear(rgb >> 8 & 0xff);
-    double b = linear(rgb & 0xff);
+    double r = LinearLight.of(rgb >> 16 & 0xff);
+    double g = LinearLight.of(rgb >> 8 & 0xff);
+    double b = LinearLight.of(rgb & 0xff);
     double l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
     double m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
     double s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
@@ -75,21 +75,14 @@ public record Oklab(double lightness, double chroma, double hue) {
 
   private static int packed(double[] linear) {
     int rgb = 0;
-    for (double l : linear) {
-      double v = Math.max(0, Math.min(1, l));
-      double e = v <= 0.0031308 ? 12.92 * v : 1.055 * Math.pow(v, 1 / 2.4) - 0.055;
-      rgb = rgb << 8 | (int) Math.round(255 * e);
+    for (double light : linear) {
+      rgb = rgb << 8 | LinearLight.value(light);
     }
     return rgb;
   }
 
   private static double cube(double v) {
     return v * v * v;
-  }
-
-  private static double linear(int value) {
-    double v = value / 255.0;
-    return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
   }
 
   /** The same turned on the wheel of hues. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.LinearLight;
 import app.reglet.core.measure.Length;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -40,7 +41,7 @@ public class ContrastTest {
 
   @Test
   public void theNearestColourPassesAndOneStepLessDoesNot() {
-    double grey = Contrast.luminance(0xbbbbbb);
+    double grey = LinearLight.luminance(0xbbbbbb);
     Colour.Rgb found = Contrast.nearest(0x808080, grey, grey, 4.5).orElseThrow();
     assertThat(Contrast.ratio(found.rgb(), 0xbbbbbb)).isGreaterThanOrEqualTo(4.5);
     int lighter = found.rgb() + 0x030303;

@@ -94,9 +94,18 @@ public class PicturesLicensedTest {
         .isEqualTo(CREDIT);
     assertThat(FactsInText.of("{Credits}", book.showing(Set.of("a1b2c3d4"))).text())
         .isEqualTo("One \\*star\\*");
-    assertThat(book.showing(Set.of("e1b2c3d4")).pictures())
+    assertThat(book.showing(Set.of("e")).pictures())
         .extracting(Asset::licence)
         .containsExactly(Licence.UNKNOWN);
+  }
+
+  @Test
+  public void aLineOfCreditsThatNobodyIsOwedIsTold() {
+    Laid.Words line = WordsChecksTest.words("", WRAP.panel(PanelKind.BACK).orElseThrow().safe());
+    OfWords.FactEmpty found = new OfWords.FactEmpty(line.name(), "{credits}");
+    assertThat(FindingText.of(found, Unit.MM))
+        .isEqualTo(
+            "“Words” has {credits}, and no picture on the cover owes a credit that is said.");
   }
 
   @Test

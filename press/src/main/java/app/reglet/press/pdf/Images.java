@@ -62,7 +62,7 @@ final class Images {
     if (p.format() == Picture.Format.JPEG && (long) p.width() * p.height() <= MOST_TREATED_WHOLE) {
       BufferedImage pixels = PictureReader.pixels(p, MOST_TREATED_WHOLE);
       return JPEGFactory.createFromImage(
-          document, stored.treating().ofStored(pixels, p.orientation()), 0.95f);
+          document, stored.treating().onto(pixels, p.orientation()), 0.95f);
     }
     try (Rows rows = PictureReader.rows(p, stored.treating())) {
       return FlatePixels.of(document, laidOn(stored.under(), rows), NO_PROFILE);

@@ -150,25 +150,44 @@ public record Treating(Treatment treatment, int dark, int light, List<Double> aw
     return isNone() ? image : inStored(orientation).of(image);
   }
 
+  /**
+   * The same, on the image itself: a large one is in memory once.
+   *
+   * @param image RGB or ARGB, of nobody else
+   */
+  public BufferedImage onto(BufferedImage image, int orientation) {
+    if (!isNone()) {
+      inStored(orientation).treat(image, image);
+    }
+    return image;
+  }
+
   /** The pixels of an upright image treated, RGB or ARGB. */
   public BufferedImage of(BufferedImage image) {
     BufferedImage seen = Decoded.onScreen(image);
-    boolean clear = seen.getColorModel().hasAlpha();
-    int w = seen.getWidth();
     BufferedImage out =
         new BufferedImage(
-            w, seen.getHeight(), clear ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB);
-    Pixel pixel = new Pixel(this);
-    IntStream.range(0, seen.getHeight())
+            seen.getWidth(),
+            seen.getHeight(),
+            seen.getColorModel().hasAlpha()
+                ? BufferedImage.TYPE_INT_ARGB
+                : BufferedImage.TYPE_INT_RGB);
+    treat(seen, out);
+    return out;
+  }
+
+  private void treat(BufferedImage from, BufferedImage to) {
+    int w = from.getWidth();
+    Pixel pixel = pixels();
+    IntStream.range(0, from.getHeight())
         .parallel()
         .forEach(
             y -> {
               int[] row = new int[w];
-              seen.getRGB(0, y, w, 1, row, 0, w);
-              pixel.row(row, y, seen.getHeight());
-              out.setRGB(0, y, w, 1, row, 0, w);
+              from.getRGB(0, y, w, 1, row, 0, w);
+              pixel.row(row, y, from.getHeight());
+              to.setRGB(0, y, w, 1, row, 0, w);
             });
-    return out;
   }
 
   Pixel pixels() {

@@ -2,6 +2,7 @@ package app.reglet.press.raster;
 
 import app.reglet.core.check.Contrast;
 import app.reglet.core.check.Seen;
+import app.reglet.core.design.LinearLight;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
@@ -30,6 +31,8 @@ import java.util.function.Function;
  */
 public final class ContrastMeter extends RasterPainter {
   private static final double MM_PER_INCH = 25.4;
+
+  private static final double MOST_PIXELS = 2.5e6;
 
   /** A pixel belongs to a letter when so much of it does. */
   private static final int COVERED = 100;
@@ -80,11 +83,14 @@ public final class ContrastMeter extends RasterPainter {
   /**
    * Measures all words of a cover that have ink.
    *
-   * @param ppi pixels per inch at which it is drawn
+   * @param most pixels per inch at which it is drawn; a large sheet with fewer
    * @param pictures the pixels of stored pictures, treated, as they are stored or upright
    */
   public static List<Seen> measure(
-      Artwork artwork, int ppi, Function<Pixels.Stored, BufferedImage> pictures) {
+      Artwork artwork, int most, Function<Pixels.Stored, BufferedImage> pictures) {
+    double across = artwork.wrap().sheet().width().toMm() / MM_PER_INCH;
+    double down = artwork.wrap().sheet().height().toMm() / MM_PER_INCH;
+    int ppi = (int) Math.min(most, Math.sqrt(MOST_PIXELS / (across * down)));
     BufferedImage image =
         new BufferedImage(
             (int) artwork.wrap().sheet().width().toPixels(ppi),
@@ -182,20 +188,11 @@ public final class ContrastMeter extends RasterPainter {
   }
 
   private static void add(Ink ink, int own, int behind, double opacity) {
-    int seen = over(own, behind, opacity);
-    double l = Contrast.luminance(behind);
-    ink.pixels.add(new double[] {Contrast.ofLuminances(Contrast.luminance(seen), l), l});
+    int seen = LinearLight.mixed(behind, own, opacity);
+    double l = LinearLight.luminance(behind);
+    ink.pixels.add(new double[] {Contrast.ofLuminances(LinearLight.luminance(seen), l), l});
     ink.red += own >> 16 & 0xff;
     ink.green += own >> 8 & 0xff;
     ink.blue += own & 0xff;
-  }
-
-  static int over(int colour, int under, double opacity) {
-    int out = 0;
-    for (int shift = 0; shift < 24; shift += 8) {
-      int from = under >> shift & 0xff;
-      out |= (int) Math.round(from + ((colour >> shift & 0xff) - from) * opacity) << shift;
-    }
-    return out;
   }
 }

@@ -2,6 +2,7 @@ package app.reglet.press.raster;
 
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
+import app.reglet.core.design.LinearLight;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Labels;
@@ -77,8 +78,7 @@ class RasterPainter implements Painter {
   private static BufferedImage decoded(Pixels.Stored stored) {
     return stored
         .treating()
-        .ofStored(
-            PictureReader.pixels(stored.picture(), MOST_PIXELS), stored.picture().orientation());
+        .onto(PictureReader.pixels(stored.picture(), MOST_PIXELS), stored.picture().orientation());
   }
 
   final Graphics2D g() {
@@ -95,7 +95,7 @@ class RasterPainter implements Painter {
     int colour = 0xffffff;
     for (Layer layer : (Iterable<Layer>) layers::descendingIterator) {
       int p = layer.image().getRGB(x, y);
-      colour = ContrastMeter.over(p & 0xffffff, colour, (p >>> 24) / 255.0);
+      colour = LinearLight.mixed(colour, p & 0xffffff, (p >>> 24) / 255.0);
     }
     return colour;
   }

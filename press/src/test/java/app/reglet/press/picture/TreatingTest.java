@@ -193,6 +193,18 @@ public class TreatingTest {
   }
 
   @Test
+  public void pixelsTreatedOnTheirOwnImageAreTheSame() throws IOException {
+    Picture picture = PictureReader.read(Specimen.encode(motley(), "jpg"));
+    Treating treating =
+        treating(
+            tones(new Levels(10, 240, 1.3), 5, 10, -20)
+                .withShade(new Shade(Shade.Side.TOP, -60, 80)));
+    BufferedImage apart = treating.ofStored(PictureReader.pixels(picture, 1_000_000), 6);
+    BufferedImage onto = treating.onto(PictureReader.pixels(picture, 1_000_000), 6);
+    assertThat(furthest(onto, apart)).isZero();
+  }
+
+  @Test
   public void aShadeIsStrongestAtItsSideAndEndsWhereItsReachDoes() throws IOException {
     BufferedImage white = new BufferedImage(100, 100, BufferedImage.TYPE_INT_RGB);
     white.createGraphics().fillRect(0, 0, 100, 100);

@@ -15,6 +15,7 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.LinearLight;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Panel;
@@ -88,7 +89,7 @@ public class ContrastMeterTest {
         assertThat(seen.median()).as(pt).isCloseTo(ratio, within(0.01));
         assertThat(seen.worst()).isCloseTo(ratio, within(0.01));
         assertThat(seen.ink()).isEqualTo(c[0]);
-        assertThat(seen.darkest()).isCloseTo(Contrast.luminance(c[1]), within(1e-9));
+        assertThat(seen.darkest()).isCloseTo(LinearLight.luminance(c[1]), within(1e-9));
       }
     }
   }
@@ -141,8 +142,8 @@ public class ContrastMeterTest {
         design(Ground.plain(Colour.WHITE).withPicture(picture.sha()), words(0xffffff, "40"));
     Seen seen = measured(design, pictures).get(0);
     assertThat(seen.worst()).isCloseTo(Contrast.ratio(0xffffff, 0xf0e8d8), within(0.1));
-    assertThat(seen.lightest()).isCloseTo(Contrast.luminance(0xf0e8d8), within(0.02));
-    assertThat(seen.darkest()).isCloseTo(Contrast.luminance(0x202830), within(0.02));
+    assertThat(seen.lightest()).isCloseTo(LinearLight.luminance(0xf0e8d8), within(0.02));
+    assertThat(seen.darkest()).isCloseTo(LinearLight.luminance(0x202830), within(0.02));
     List<Finding> found = WordsStandOut.find(art(design, pictures).laid(), List.of(seen));
     assertThat(found).hasSize(1);
     assertThat(found.get(0).sentence(Unit.MM))

@@ -1,4 +1,4 @@
-package app.reglet.web.library;
+package app.reglet.web.bench;
 
 import app.reglet.core.book.Asset;
 import app.reglet.core.design.Content;

@@ -1,11 +1,9 @@
-package app.reglet.web.library;
+package app.reglet.web.titles;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Asset;
 import app.reglet.core.book.Licence;
 import app.reglet.web.shell.Gone;
-import app.reglet.web.titles.BookEntity;
-import app.reglet.web.titles.Books;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;

@@ -1,18 +1,17 @@
-package app.reglet.web.library;
+package app.reglet.web.bench;
 
 import app.reglet.core.Choices;
 import app.reglet.core.book.Asset;
 import app.reglet.core.book.Licence;
 import app.reglet.core.design.Design;
-import app.reglet.web.bench.BenchAnswer;
-import app.reglet.web.bench.Benching;
-import app.reglet.web.bench.Revisions;
 import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.Library;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -126,7 +125,7 @@ class LibraryController {
             .filter(a -> a.sha().equals(sha))
             .map(Asset::name)
             .findFirst()
-            .orElseThrow(() -> new app.reglet.web.shell.Gone("This title has no such picture."));
+            .orElseThrow(() -> new Gone("This title has no such picture."));
     library.say(
         before.edition().getBook().getId(),
         new Asset(sha, name, Choices.of(Licence.class, licence), source.strip(), credit.strip()));
