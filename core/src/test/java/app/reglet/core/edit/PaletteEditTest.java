@@ -54,6 +54,14 @@ public class PaletteEditTest {
   }
 
   @Test
+  public void theInsideFollowsTooAndKeepsItsColourWhenTheNameGoes() {
+    Design both = red().changed(PrintedSide.INSIDE, c -> c.withGround(Ground.plain(RED)));
+    Design named = apply(new Edit.NameColour("Brick", RED), both);
+    assertThat(named.inside().ground().colours()).containsExactly(new Colour.Swatch("Brick"));
+    assertThat(apply(new Edit.RemoveSwatch("Brick"), named)).isEqualTo(both);
+  }
+
+  @Test
   public void severalColoursArePutInAndThoseThatAreThereChanged() {
     Map<String, Colour.Solid> colours = new LinkedHashMap<>();
     colours.put("Brick", new Colour.Rgb(0x111111));
