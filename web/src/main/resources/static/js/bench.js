@@ -11,6 +11,9 @@ import "./bench/caret.js";
 import "./bench/paste.js";
 import "./bench/library.js";
 import "./bench/palette.js";
+import "./bench/starts.js";
+import "./bench/cut.js";
+import "./bench/balance.js";
 import { rested } from "./bench/rest.js";
 import { view } from "./bench/view.js";
 

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Ground;
-import app.reglet.core.design.StartingLayout;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.JpegFile;

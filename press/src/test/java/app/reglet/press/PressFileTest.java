@@ -7,7 +7,7 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Ground;
-import app.reglet.core.design.StartingLayout;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.art.Artwork;

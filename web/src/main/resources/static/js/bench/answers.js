@@ -4,18 +4,22 @@ import { pieces, release, settle } from "./lift.js";
 import { board, chosen, merge, looking, part } from "./model.js";
 
 let queue = Promise.resolve();
+/** Whether the change that was sent last was refused, or didn't get through. */
+let refused = false;
+for (const name of ["htmx:responseError", "htmx:sendError"]) document.addEventListener(name, () => (refused = true));
 
-/** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. */
+/** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. Whether it was taken. */
 export function post(path, fields) {
   queue = queue.then(() => {
     const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, ...(board().dataset.caret ? { caret: board().dataset.caret } : {}), ...fields };
-    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values });
-  }).catch(() => {});
+    refused = false;
+    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values }).then(() => !refused);
+  }).catch(() => false);
   return queue;
 }
 
 export function edit(kind, fields) {
-  if (looking()) return Promise.resolve();
+  if (looking()) return Promise.resolve(false);
   return post("/edits", { edit: kind, ...fields, ...(kind === "ground" ? { part: part() } : {}) });
 }
 

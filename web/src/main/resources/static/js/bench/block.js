@@ -1,6 +1,7 @@
 // The title block, the margin and the tools: fields send what they hold, buttons what they say.
 import { board, chosen, hand, piece, toggled, looking } from "./model.js";
 import { choose, edit, post } from "./answers.js";
+import { lay } from "./starts.js";
 import { hold } from "./overlay.js";
 import { marked } from "./faces.js";
 import { takeOff } from "./keys.js";
@@ -163,9 +164,12 @@ document.addEventListener("click", async (e) => {
   if (kind === "copy" && fields.to && document.getElementById("copy-mirrored").checked) fields.mirrored = "on";
   const { textContent: label, title } = button;
   if (fields.face) {
-    const base = document.getElementById("base").value;
-    await edit(kind, { ...fields, stay: "yes" }); // the leaf stays: the next face can be tried
-    if (document.getElementById("base").value !== base) marked(fields.face); // it was not refused
+    // the leaf stays: the next face can be tried
+    if (await edit(kind, { ...fields, stay: "yes" })) marked(fields.face);
+    return;
+  }
+  if (button.matches(".start")) {
+    await lay(button);
     return;
   }
   await edit(kind, fields);

@@ -1,5 +1,6 @@
 // What the leaf of the palette offers beside the palette: asked for when it is opened, and for another colour to go with.
-import { board, chosen } from "./model.js";
+import { edit } from "./answers.js";
+import { board, chosen, looking, sheet } from "./model.js";
 
 let base = "";
 
@@ -29,3 +30,36 @@ document.addEventListener("change", async (e) => {
   await fill();
   document.getElementById("palette-base")?.focus();
 });
+
+// ---- a colour off the sheet: the next press on it takes the colour that is seen there
+
+const pick = () => document.getElementById("palette-pick");
+const picking = () => pick()?.getAttribute("aria-pressed") === "true";
+
+function picks(on) {
+  pick()?.setAttribute("aria-pressed", on);
+  document.body.classList.toggle("picking", on);
+  const said = document.getElementById("palette-picking");
+  if (said) said.textContent = on ? "Press on the sheet; Escape to leave it." : "";
+}
+
+document.addEventListener("click", (e) => {
+  if (e.target.id === "palette-pick" && !looking()) picks(!picking());
+});
+document.addEventListener("keydown", (e) => {
+  if (e.key !== "Escape" || !picking()) return;
+  e.stopPropagation();
+  picks(false);
+}, true);
+document.addEventListener("pointerdown", async (e) => {
+  if (!picking() || !e.target.closest?.("#board .sheet-scroll")) return;
+  e.preventDefault();
+  e.stopPropagation();
+  picks(false);
+  const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().getScreenCTM().inverse());
+  const query = new URLSearchParams({ side: board().dataset.side, x: p.x, y: p.y });
+  const answer = await fetch(`${board().dataset.bench}/palette/at?${query}`, { headers: { "HX-Request": "true" } });
+  const said = document.getElementById("palette-picking");
+  if (answer.ok) await edit("swatch", { colour: await answer.text() });
+  else if (said) said.textContent = "That point lies off the sheet: press on it.";
+}, true);

@@ -311,6 +311,7 @@ public class BenchTest {
     Desk two = Desk.open();
     two.page.navigate("/editions/" + one.id() + "/bench");
     one.layout("Axis");
+    two.page.locator("#leaf-starts > summary").click();
     two.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Tidemark")).click();
     assertThat(two.page.locator("#message")).containsText("changed in another window");
     one.page.reload();

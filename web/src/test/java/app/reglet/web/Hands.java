@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.List;
 
@@ -92,6 +93,8 @@ abstract class Hands {
 
   /** The leaf that a control is in, empty when it is in none or the leaf is open. */
   String closedLeaf(String selector) {
+    page.waitForSelector(
+        selector, new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
     return (String)
         page.evaluate(
             "q => { const d = document.querySelector(q).closest('details'); return d && !d.open && !document.querySelector(q).matches('summary') ? '#' + d.id + ' > summary' : ''; }",
@@ -229,6 +232,7 @@ abstract class Hands {
     @Override
     void toInside() {
       page.locator("#to-inside").click();
+      page.waitForURL("**side=inside**");
     }
   }
 

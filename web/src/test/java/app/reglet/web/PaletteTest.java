@@ -108,4 +108,31 @@ public class PaletteTest {
       assertThat(answer.text()).doesNotContain("Exception");
     }
   }
+
+  /** The next press on the sheet takes the colour that is seen there, whatever lies there. */
+  @Test
+  public void aColourIsTakenOffTheSheet() {
+    Desk desk = Desk.atBench("Off the sheet", "").layout("Tidemark");
+    desk.page.locator("#leaf-palette > summary").click();
+    desk.page.locator("#palette-pick").click();
+    com.microsoft.playwright.options.BoundingBox sheet = desk.page.locator("#sheet").boundingBox();
+    // on the pale band, in the back's lower half
+    desk.does(
+        () -> desk.page.mouse().click(sheet.x + sheet.width * 0.2, sheet.y + sheet.height * 0.7));
+    desk.page.locator(".swatch-row input[value='#fbf8f1']").first().waitFor();
+    assertThat(desk.page.locator("#palette-pick").getAttribute("aria-pressed")).isEqualTo("false");
+    desk.page.close();
+  }
+
+  @Test
+  public void escapeLeavesTheColoursOnTheSheet() {
+    Desk desk = Desk.atBench("Left there", "").layout("Tidemark");
+    desk.page.locator("#leaf-palette > summary").click();
+    desk.page.locator("#palette-pick").click();
+    assertThat(desk.text("#palette-picking")).contains("Press on the sheet");
+    desk.page.keyboard().press("Escape");
+    assertThat(desk.page.locator("#palette-pick").getAttribute("aria-pressed")).isEqualTo("false");
+    assertThat(desk.page.locator("#leaf-palette").getAttribute("open")).isNotNull();
+    desk.page.close();
+  }
 }

@@ -121,4 +121,25 @@ public class StandingOutTest {
           .isBetween((expected >> shift & 0xff) - 3, (expected >> shift & 0xff) + 3);
     }
   }
+
+  /** Asked for in the view, drawn per panel with its figures, and drawn anew after a change. */
+  @Test
+  public void weightAndMarginsAreLaidOverTheSheet() {
+    Desk desk = Desk.atBench("Where it is heavy", "").layout("Axis");
+    desk.page.locator("#view-leaf > summary").click();
+    desk.page.locator("#balance-on").check();
+    desk.page.locator("#balance .weight").first().waitFor();
+    desk.page.waitForCondition(() -> desk.page.locator("#balance-said p").count() == 3);
+    String before = desk.text("#balance-said");
+    assertThat(before)
+        .contains("Front: the weight lies", "Spine: the weight lies", "Back: the weight lies");
+    desk.page.locator("#view-leaf > summary").click();
+    desk.does(() -> desk.page.locator("#undo").click());
+    desk.page.waitForCondition(
+        () -> desk.page.locator("#balance-said").textContent().contains("Nothing stands out"));
+    desk.page.locator("#view-leaf > summary").click();
+    desk.page.locator("#balance-on").uncheck();
+    assertThat(desk.page.locator("#balance").count()).isZero();
+    desk.page.close();
+  }
 }

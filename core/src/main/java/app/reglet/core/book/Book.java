@@ -3,6 +3,7 @@ package app.reglet.core.book;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -25,6 +26,11 @@ public record Book(
     List<Asset> pictures) {
   /** The name in braces that stands for the credits owed. */
   public static final String CREDITS = "credits";
+
+  /** The name in braces that stands for the first letter of the title. */
+  public static final String INITIAL = "initial";
+
+  private static final Pattern ARTICLE = Pattern.compile("(?i)^(the|an|a)\\s+(?=\\S)");
 
   public Book {
     pictures = List.copyOf(pictures);
@@ -82,6 +88,19 @@ public record Book(
         .filter(c -> !c.isEmpty())
         .distinct()
         .collect(Collectors.joining(" · "));
+  }
+
+  /**
+   * The first letter of the title; an English article before it counts as little as it does in a
+   * catalogue (MARC 21, nonfiling characters; from memory). Empty where the title has no letter.
+   */
+  public String initial() {
+    String bare = ARTICLE.matcher(title.strip()).replaceFirst("");
+    return bare.codePoints()
+        .filter(Character::isLetterOrDigit)
+        .mapToObj(Character::toString)
+        .findFirst()
+        .orElse("");
   }
 
   /** The text of one fact. */

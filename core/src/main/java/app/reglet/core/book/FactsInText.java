@@ -73,6 +73,9 @@ public record FactsInText(
     if (name.equalsIgnoreCase(Book.CREDITS)) {
       return Optional.of(Emphasised.escaped(book.credits()));
     }
+    if (name.equalsIgnoreCase(Book.INITIAL)) {
+      return Optional.of(Emphasised.escaped(book.initial()));
+    }
     return Fact.named(name)
         .map(f -> f.marked(book.text(f)))
         .or(

@@ -14,7 +14,7 @@ public final class Centred {
   private Centred() {}
 
   /** Stretched across a panel, as far as its safe zone goes on the side where it goes less far. */
-  static Span across(Panel panel, Length air) {
+  public static Span across(Panel panel, Length air) {
     Box trim = panel.trim();
     Box safe = panel.safe();
     Length in = safe.left().minus(trim.left()).max(trim.right().minus(safe.right())).plus(air);

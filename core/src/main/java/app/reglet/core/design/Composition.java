@@ -4,11 +4,14 @@ import app.reglet.core.wrap.PanelKind;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -113,6 +116,30 @@ public record Composition(Ground ground, Map<PanelKind, Ground> parts, List<Piec
 
   public Composition withPieces(List<Piece> newPieces) {
     return new Composition(ground, parts, newPieces);
+  }
+
+  /** The same, where no piece has the id of one on another side: those get ids of their own. */
+  public Composition besides(Composition other) {
+    Set<String> there = other.all().map(Piece::id).collect(Collectors.toSet());
+    Set<String> taken = new HashSet<>(there);
+    all().map(Piece::id).forEach(taken::add);
+    return withPieces(renamed(pieces, there, taken));
+  }
+
+  private static List<Piece> renamed(List<Piece> pieces, Set<String> there, Set<String> taken) {
+    List<Piece> out = new ArrayList<>();
+    for (Piece p : pieces) {
+      String id = p.id();
+      for (int n = 2; there.contains(p.id()) && !taken.add(id); n++) {
+        id = p.id() + "-" + n;
+      }
+      Piece own = p.withId(id);
+      out.add(
+          own.content() instanceof Content.Group g
+              ? own.withContent(g.withPieces(renamed(g.pieces(), there, taken)))
+              : own);
+    }
+    return out;
   }
 
   /** With a piece put in front of the others. */

@@ -5,6 +5,7 @@ import app.reglet.core.measure.Size;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -81,8 +82,15 @@ public sealed interface Content
    * @param sha the SHA-256 of its file
    * @param framing how it lies there
    * @param treatment how it is seen other than its file has it
+   * @param cutOut what of it is seen, empty for all
    */
-  record Picture(String sha, Framing framing, Treatment treatment) implements Content {
+  record Picture(String sha, Framing framing, Treatment treatment, Optional<CutOut> cutOut)
+      implements Content {
+    /** All of it. */
+    public Picture(String sha, Framing framing, Treatment treatment) {
+      this(sha, framing, treatment, Optional.empty());
+    }
+
     /** As its file has it, covering its box. */
     public Picture(String sha, Focus focus) {
       this(sha, Framing.of(focus), Treatment.NONE);
@@ -94,7 +102,12 @@ public sealed interface Content
     }
 
     public Picture withTreatment(Treatment other) {
-      return new Picture(sha, framing, other);
+      return new Picture(sha, framing, other, cutOut);
+    }
+
+    /** Null for all of it. */
+    public Picture withCutOut(CutOut other) {
+      return new Picture(sha, framing, treatment, Optional.ofNullable(other));
     }
 
     /** The one amount in which this is another than before; empty where more or all else is. */
@@ -112,6 +125,10 @@ public sealed interface Content
       put.put("shade", withTreatment(t.withShade(old.shade())));
       put.put("brightness", withTreatment(t.toned(old.brightness(), t.contrast(), t.saturation())));
       put.put("contrast", withTreatment(t.toned(t.brightness(), old.contrast(), t.saturation())));
+      cutOut.ifPresent(
+          now ->
+              was.cutOut.ifPresent(
+                  c -> put.put("cut-out's edge", withCutOut(now.withSoft(c.soft())))));
       put.put("saturation", withTreatment(t.toned(t.brightness(), t.contrast(), old.saturation())));
       return equals(was)
           ? ""
@@ -123,7 +140,7 @@ public sealed interface Content
     }
 
     public Picture withFraming(Framing other) {
-      return new Picture(sha, other, treatment);
+      return new Picture(sha, other, treatment, cutOut);
     }
 
     @Override

@@ -2,12 +2,20 @@ package app.reglet.core.design;
 
 /** Values of sRGB and the light they stand for (IEC 61966-2-1). */
 public final class LinearLight {
+  private static final double[] LIGHT = new double[256];
+
+  static {
+    for (int i = 0; i < LIGHT.length; i++) {
+      double v = i / 255.0;
+      LIGHT[i] = v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    }
+  }
+
   private LinearLight() {}
 
   /** The light of a value of 0 to 255, 0 to 1. */
   public static double of(int value) {
-    double v = value / 255.0;
-    return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    return LIGHT[value];
   }
 
   /** The value that stands for light; what is outside 0 to 1 is as near as there is. */

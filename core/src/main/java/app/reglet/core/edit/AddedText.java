@@ -47,6 +47,11 @@ final class AddedText implements Addition.Kinds<String> {
   }
 
   @Override
+  public String subject(Addition.AddSubject e) {
+    return "Subject set apart";
+  }
+
+  @Override
   public String picture(Addition.AddPicture e) {
     return "picture " + e.name();
   }

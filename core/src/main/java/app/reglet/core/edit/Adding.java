@@ -7,6 +7,7 @@ import app.reglet.core.design.Centred;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Mending;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
@@ -20,9 +21,13 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Puts new pieces on the side at hand, in their panel's middle and never exactly on another. */
 final class Adding implements Addition.Kinds<Design> {
+
+  private static final String UNCUT =
+      "Nothing of this picture is cut out yet: say first what its subject is.";
 
   private final Design design;
   private final PrintedSide side;
@@ -79,6 +84,55 @@ final class Adding implements Addition.Kinds<Design> {
   @Override
   public Design picture(Addition.AddPicture e) {
     return inFront(pictureOf(e));
+  }
+
+  @Override
+  public Design subject(Addition.AddSubject e) {
+    return e.piece().isPresent() ? ofPiece(e.piece().get()) : ofGround(e.part());
+  }
+
+  private Design ofPiece(String id) {
+    Piece whole =
+        design.side(side).pieces().stream()
+            .filter(p -> p.id().equals(id))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "A picture in a group can't be parted: take the group apart first."));
+    if (!(whole.content() instanceof Content.Picture p) || p.cutOut().isEmpty()) {
+      throw new Refusal(UNCUT);
+    }
+    Piece subject =
+        new Piece(
+            design.freeId("subject"),
+            named(whole.name()),
+            whole.placement(),
+            // it breaks out of the form that cuts the whole
+            whole.appearance().withMask(null),
+            p,
+            false,
+            false);
+    Design behind = design.changed(id, q -> q.withContent(p.withCutOut(null)));
+    return behind.changed(side, c -> c.plus(subject));
+  }
+
+  private Design ofGround(Optional<PanelKind> part) {
+    Ground ground = design.side(side).ground(part).orElse(design.side(side).ground());
+    Content.Picture p =
+        ground.picture().filter(q -> q.cutOut().isPresent()).orElseThrow(() -> new Refusal(UNCUT));
+    Region region =
+        part.filter(k -> design.side(side).ground(part).isPresent())
+            .map(k -> new Region(Region.Bounds.BLEED, k))
+            .orElse(ground.region());
+    Piece subject = new Piece(design.freeId("subject"), "Subject", Anchors.filling(region), p);
+    return design.changed(
+        side, c -> c.withGround(part, ground.withPicture(p.withCutOut(null))).plus(subject));
+  }
+
+  private static String named(String of) {
+    String name = "Subject of " + of;
+    return name.length() > Piece.LONGEST_NAME ? name.substring(0, Piece.LONGEST_NAME) : name;
   }
 
   @Override

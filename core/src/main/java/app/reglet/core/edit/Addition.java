@@ -6,6 +6,7 @@ import app.reglet.core.design.Figure;
 import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
+import java.util.Optional;
 
 /** A change that puts a new piece on the side at hand. */
 public sealed interface Addition extends Edit {
@@ -43,6 +44,22 @@ public sealed interface Addition extends Edit {
     R barcode(AddBarcode edit);
 
     R line(AddLine edit);
+
+    R subject(AddSubject edit);
+  }
+
+  /**
+   * A cut-out subject set apart: it stands in front of what it was cut from, which is whole again
+   * behind it, so that something can lie between the two.
+   *
+   * @param piece the picture it is cut from; empty for the ground's
+   * @param part the part whose ground that is, empty for the whole sheet's
+   */
+  record AddSubject(Optional<String> piece, Optional<PanelKind> part) implements Addition {
+    @Override
+    public <R> R add(Kinds<R> kinds) {
+      return kinds.subject(this);
+    }
   }
 
   /** The spine made one line of parts. */

@@ -25,13 +25,13 @@ import java.util.Optional;
 /** Reads what is typed about a piece's content; what is not sent stays. */
 final class ContentReader {
   private final Typed typed;
-  private final EditReader.Stock stock;
+  private final Stock stock;
   private final PaintReader paints;
   private final SettingReader setting;
   private final FormReader form;
   private final PictureReader pictures;
 
-  ContentReader(Typed typed, EditReader.Stock stock) {
+  ContentReader(Typed typed, Stock stock) {
     this.typed = typed;
     this.stock = stock;
     this.paints = new PaintReader(typed);
@@ -202,7 +202,7 @@ final class ContentReader {
   }
 
   /** The ornament that is named. */
-  EditReader.Ornament ornament() {
+  Stock.Ornament ornament() {
     String id = typed.text("ornament");
     return stock
         .ornament(id)

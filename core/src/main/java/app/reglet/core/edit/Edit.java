@@ -7,7 +7,6 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
-import app.reglet.core.design.StartingLayout;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
@@ -66,7 +65,9 @@ public sealed interface Edit
 
     R nameColour(NameColour edit);
 
-    R lay(Lay edit);
+    R lay(Starting.Lay edit);
+
+    R wear(Starting.Wear edit);
 
     R mend(Mend edit);
 
@@ -282,13 +283,6 @@ public sealed interface Edit
     }
   }
 
-  record Lay(StartingLayout layout) implements OfNone {
-    @Override
-    public <R> R accept(Visitor<R> visitor) {
-      return visitor.lay(this);
-    }
-  }
-
   /** A remedy of a finding carried out. */
   record Mend(Remedy.OfDesign remedy, String label) implements OfNone {
     @Override
@@ -315,7 +309,7 @@ public sealed interface Edit
 
   /** A change of no piece that is there yet. */
   sealed interface OfNone extends Edit
-      permits SetGround, SetSwatch, RemoveSwatch, AddSwatches, NameColour, Lay, Mend {
+      permits SetGround, SetSwatch, RemoveSwatch, AddSwatches, NameColour, Starting, Mend {
     @Override
     default List<String> pieces() {
       return List.of();

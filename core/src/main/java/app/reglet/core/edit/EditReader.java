@@ -5,7 +5,6 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Remedy;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
@@ -14,8 +13,8 @@ import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
-import app.reglet.core.design.StartingLayout;
-import app.reglet.core.design.Treatment.Levels;
+import app.reglet.core.layout.Dress;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
@@ -44,44 +43,17 @@ public final class EditReader {
     this.contents = new ContentReader(typed, stock);
   }
 
-  /** What there is to choose from. */
-  @FunctionalInterface
-  public interface Stock {
-    /** Whether there is this typeface. */
-    boolean hasFace(String id);
-
-    /** The name and the box of an ornament, in any unit; empty when there is none. */
-    default Optional<Ornament> ornament(String id) {
-      return Optional.empty();
-    }
-
-    /**
-     * Levels that spread a picture's tones from black to white.
-     *
-     * @throws Refusal when it has but one tone
-     */
-    default Levels levels(String sha) {
-      return Levels.NONE;
-    }
-
-    /** The colours that a picture is mostly of; none when it is not here. */
-    default List<Colour.Rgb> colours(String sha) {
-      return List.of();
-    }
-
-    /** Whether there is the picture with this SHA-256. */
-    default boolean hasPicture(String sha) {
-      return false;
-    }
-
-    /** How many pages a PDF has that was brought; 0 for one that is not here. */
-    default int pages(String sha) {
-      return 0;
-    }
+  /**
+   * What a layout is to be dressed in. {@code colours}: {@code own}, the layout's; {@code cover},
+   * the palette of the cover; {@code picture}, those of the picture; or a shelf. {@code pair}:
+   * {@code own} or a pair of typefaces. {@code picture}: the SHA-256 of one, or nothing. Without
+   * any of them the cover's ground stays.
+   *
+   * @throws Refusal where a field names what is not there
+   */
+  public static Dress dress(Map<String, String> fields, Design design, Stock stock) {
+    return new DressReader(new Typed(fields, Unit.MM), design, stock).read();
   }
-
-  /** An ornament that there is. */
-  public record Ornament(String name, double width, double height) {}
 
   /**
    * The change that was meant.
@@ -153,7 +125,9 @@ public final class EditReader {
       case "ground" -> ground();
       case "swatch", "swatch-off", "swatches", "swatch-of" ->
           new PaletteReader(typed, design, stock).read();
-      case "layout" -> new Edit.Lay(typed.choice("layout", StartingLayout.class));
+      case "layout" ->
+          new Starting.Lay(
+              typed.choice("layout", StartingLayout.class), dress(typed.fields(), design, stock));
       case "credits" -> new Edit.Mend(new Remedy.PlaceCredits(), "Credits placed");
       case "mend" -> mend();
       default -> throw new Refusal("“" + typed.text("edit") + "” is no change of a cover.");
@@ -225,7 +199,7 @@ public final class EditReader {
       case "barcode" -> new Addition.AddBarcode();
       case "shape" -> shape();
       case "ornament" -> {
-        Ornament ornament = contents.ornament();
+        Stock.Ornament ornament = contents.ornament();
         yield new Addition.AddOrnament(
             typed.choice("panel", PanelKind.FRONT),
             typed.text("ornament"),
@@ -243,6 +217,12 @@ public final class EditReader {
               new PictureReader(typed, stock).kept(typed.text("picture")),
               typed.text("name", "Picture"));
       case "line" -> new Addition.AddLine();
+      case "subject" ->
+          new Addition.AddSubject(
+              Optional.of(typed.text("piece", "")).filter(p -> design.piece(p).isPresent()),
+              Optional.of(typed.text("part", ""))
+                  .filter(p -> !p.isEmpty())
+                  .map(p -> typed.choice("part", PanelKind.class)));
       case "frame" ->
           new Addition.AddFrame(
               typed.text("panel", "").equals("whole")

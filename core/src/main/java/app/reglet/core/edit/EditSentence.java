@@ -15,6 +15,8 @@ import java.util.stream.Collectors;
 
 /** Tells a change in a few words, as history and undo show it: {@code Title moved 3 mm right}. */
 public final class EditSentence implements Edit.Visitor<String> {
+  private static final int MOST_TOLD = 4;
+
   private final Design before;
   private final Unit unit;
 
@@ -138,8 +140,20 @@ public final class EditSentence implements Edit.Visitor<String> {
   }
 
   @Override
-  public String lay(Edit.Lay e) {
+  public String lay(Starting.Lay e) {
     return "Layout " + e.layout().title();
+  }
+
+  @Override
+  public String wear(Starting.Wear e) {
+    List<String> out = e.worn().leftOut();
+    return "Look “"
+        + e.name()
+        + "”"
+        + (out.isEmpty()
+            ? ""
+            : ", without " + String.join(", ", out.stream().limit(MOST_TOLD).toList()))
+        + (out.size() > MOST_TOLD ? " and " + (out.size() - MOST_TOLD) + " more" : "");
   }
 
   @Override

@@ -216,11 +216,21 @@ public final class Editing implements Edit.Visitor<Design> {
   }
 
   @Override
-  public Design lay(Edit.Lay e) {
+  public Design lay(Starting.Lay e) {
+    expectOutside();
+    return e.layout().on(wrap, book, design, e.dress());
+  }
+
+  @Override
+  public Design wear(Starting.Wear e) {
+    expectOutside();
+    return e.worn().design();
+  }
+
+  private void expectOutside() {
     if (PrintedSide.of(wrap) == PrintedSide.INSIDE) {
       throw new Refusal("The layouts are of the outside: turn the cover over first.");
     }
-    return e.layout().on(wrap, book, design);
   }
 
   @Override

@@ -14,9 +14,9 @@ import java.util.Map;
 final class PaletteReader {
   private final Typed typed;
   private final Design design;
-  private final EditReader.Stock stock;
+  private final Stock stock;
 
-  PaletteReader(Typed typed, Design design, EditReader.Stock stock) {
+  PaletteReader(Typed typed, Design design, Stock stock) {
     this.typed = typed;
     this.design = design;
     this.stock = stock;

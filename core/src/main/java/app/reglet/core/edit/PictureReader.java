@@ -3,19 +3,23 @@ package app.reglet.core.edit;
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.CutOut;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Framing;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Treatment.Levels;
 import app.reglet.core.design.Treatment.Shade;
 import app.reglet.core.design.Treatment.Toning;
+import app.reglet.core.measure.Length;
+import java.util.List;
+import java.util.Optional;
 
 /** Reads what is typed about a picture; what is not sent stays. */
 final class PictureReader {
   private final Typed typed;
-  private final EditReader.Stock stock;
+  private final Stock stock;
 
-  PictureReader(Typed typed, EditReader.Stock stock) {
+  PictureReader(Typed typed, Stock stock) {
     this.typed = typed;
     this.stock = stock;
   }
@@ -33,10 +37,34 @@ final class PictureReader {
   }
 
   Content.Picture changed(Content.Picture old) {
+    String sha = typed.has("picture") ? kept(typed.text("picture")) : old.sha();
     return new Content.Picture(
-        typed.has("picture") ? kept(typed.text("picture")) : old.sha(),
+        sha,
         framing(old.framing()),
-        typed.has("untreated") ? Treatment.NONE : treatment(old.sha(), old.treatment()));
+        typed.has("untreated") ? Treatment.NONE : treatment(old.sha(), old.treatment()),
+        sha.equals(old.sha()) ? cutOut(old) : Optional.empty());
+  }
+
+  /**
+   * {@code cutOut}: {@code off}, {@code proposed} from what is painted and what is alike, or {@code
+   * painted} into what there is; {@code marks}: what is painted; {@code cutSoft}: how far the edge
+   * fades.
+   */
+  private Optional<CutOut> cutOut(Content.Picture old) {
+    Optional<CutOut> was = old.cutOut();
+    Length soft = typed.lengthIfAny("cutSoft").or(() -> was.map(CutOut::soft)).orElse(Length.ZERO);
+    List<CutOut.Contour> before = was.map(CutOut::contours).orElse(List.of());
+    return switch (typed.text("cutOut", "")) {
+      case "off" -> Optional.empty();
+      case "proposed" -> Optional.of(new CutOut(stock.proposed(kept(old.sha()), marks()), soft));
+      case "painted" ->
+          Optional.of(new CutOut(stock.painted(kept(old.sha()), before, marks()), soft));
+      default -> was.map(c -> c.withSoft(soft));
+    };
+  }
+
+  private CutMarks marks() {
+    return CutMarks.parse(typed.text("marks", ""));
   }
 
   private Framing framing(Framing old) {

@@ -12,9 +12,9 @@ import java.util.List;
 /** Reads what is typed about how words are set; what is not sent stays. */
 final class SettingReader {
   private final Typed typed;
-  private final EditReader.Stock stock;
+  private final Stock stock;
 
-  SettingReader(Typed typed, EditReader.Stock stock) {
+  SettingReader(Typed typed, Stock stock) {
     this.typed = typed;
     this.stock = stock;
   }

@@ -8,6 +8,7 @@ import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.house.Houses;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;

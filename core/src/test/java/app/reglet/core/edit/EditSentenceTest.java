@@ -14,9 +14,9 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
-import app.reglet.core.design.StartingLayout;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.Houses;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -105,7 +105,7 @@ public class EditSentenceTest {
       {new Edit.SetGround(PrintedSide.OUTSIDE, Ground.plain(red), "Ground"), "Ground"},
       {new Edit.SetSwatch(" Sea ", red), "Colour “Sea” of the palette"},
       {new Edit.RemoveSwatch("Sea"), "Colour “Sea” out of the palette"},
-      {new Edit.Lay(StartingLayout.AXIS), "Layout Axis"},
+      {new Starting.Lay(StartingLayout.AXIS), "Layout Axis"},
       {
         new Edit.Mend(new Remedy.IntoSafe("title"), "Move into the safe zone"),
         "Move into the safe zone"

@@ -13,19 +13,19 @@ import java.util.Optional;
 
 /** Changes a design by fields, as a form sends them. */
 final class Typing {
-  private static final EditReader.Stock STOCK =
-      new EditReader.Stock() {
+  private static final Stock STOCK =
+      new Stock() {
         @Override
         public boolean hasFace(String id) {
           return true;
         }
 
         @Override
-        public Optional<EditReader.Ornament> ornament(String id) {
+        public Optional<Stock.Ornament> ornament(String id) {
           return id.equals("leaf")
-              ? Optional.of(new EditReader.Ornament("Leaf", 1, 1))
+              ? Optional.of(new Stock.Ornament("Leaf", 1, 1))
               : id.equals("rule")
-                  ? Optional.of(new EditReader.Ornament("Rule", 8, 1))
+                  ? Optional.of(new Stock.Ornament("Rule", 8, 1))
                   : Optional.empty();
         }
       };

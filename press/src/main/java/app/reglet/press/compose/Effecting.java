@@ -5,6 +5,7 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
 import app.reglet.core.design.Turns;
+import app.reglet.core.measure.Length;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
@@ -56,9 +57,17 @@ final class Effecting {
   }
 
   private static Mark masked(List<Mark> marks, Appearance.Mask mask, Rect box) {
-    Shape figure = Figures.in(mask.figure(), box);
+    return cut(marks, Figures.in(mask.figure(), box), box, mask.soft());
+  }
+
+  /** A mark of which only what is in a figure is seen. */
+  static Mark cut(Mark mark, Shape figure, Rect box, Length soft) {
+    return cut(List.of(mark), figure, box, soft);
+  }
+
+  private static Mark cut(List<Mark> marks, Shape figure, Rect box, Length soft) {
     Effects effects =
-        mask.soft().isZero()
+        soft.isZero()
             ? Effects.clipped(figure)
             : new Effects(
                 new AffineTransform(),
@@ -67,7 +76,7 @@ final class Effecting {
                 null,
                 List.of(
                     new Mark.Image(
-                        new Pixels.Made(Softening.inside(figure, box, mask.soft().toMm())),
+                        new Pixels.Made(Softening.inside(figure, box, soft.toMm())),
                         new AffineTransform(box.width(), 0, 0, box.height(), box.x(), box.y()))));
     return new Mark.Group("", effects, marks);
   }

@@ -3,12 +3,15 @@ package app.reglet.press.compose;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.CutOut;
 import app.reglet.core.design.Framing;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
+import app.reglet.press.picture.Contours;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
+import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 
@@ -105,8 +108,17 @@ public record FramedPicture(Picture picture, Content.Picture content, Rect box) 
    * @param under the flat colour that shows through it; null where it lies on other art
    */
   Mark mark(Fills fills, Colour.Solid under) {
+    Mark image = new Mark.Image(new Pixels.Stored(picture, under, treating(fills)), place());
     return Mark.Group.clipped(
-        box.shape(), new Mark.Image(new Pixels.Stored(picture, under, treating(fills)), place()));
+        box.shape(),
+        content
+            .cutOut()
+            .map(c -> Effecting.cut(image, outline(c), seen(), c.soft()))
+            .orElse(image));
+  }
+
+  private Shape outline(CutOut c) {
+    return place().createTransformedShape(Contours.path(c.contours()));
   }
 
   /** What checks are told of it. */

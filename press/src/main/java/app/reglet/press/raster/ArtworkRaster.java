@@ -3,6 +3,7 @@ package app.reglet.press.raster;
 import app.reglet.core.design.Colour;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
+import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -10,6 +11,7 @@ import java.awt.RenderingHints;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.function.Function;
 
 /** Draws {@link Artwork} as pixels in sRGB, from the same marks as screen and press file. */
 public final class ArtworkRaster {
@@ -39,6 +41,16 @@ public final class ArtworkRaster {
 
   /** A part of the sheet as a picture of this width; its height follows. */
   public static BufferedImage render(Artwork artwork, Rect part, int width) {
+    return render(artwork, part, width, RasterPainter::decoded);
+  }
+
+  /**
+   * The same with pictures of other fineness than their files'.
+   *
+   * @param pictures the pixels of stored pictures, treated, as their files lie
+   */
+  public static BufferedImage render(
+      Artwork artwork, Rect part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
     double perMm = width / part.width();
     BufferedImage image =
         new BufferedImage(
@@ -50,7 +62,7 @@ public final class ArtworkRaster {
     g.fillRect(0, 0, image.getWidth(), image.getHeight());
     g.scale(perMm, perMm);
     g.translate(-part.x(), -part.y());
-    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(artwork.marks());
+    new RasterPainter(image, g, ArtworkRaster::colour, null, pictures).paint(artwork.marks());
     g.dispose();
     return image;
   }

@@ -75,7 +75,7 @@ class RasterPainter implements Painter {
     layers.push(new Layer(image, g, g.getTransform(), g.getClip()));
   }
 
-  private static BufferedImage decoded(Pixels.Stored stored) {
+  static BufferedImage decoded(Pixels.Stored stored) {
     return stored
         .treating()
         .onto(PictureReader.pixels(stored.picture(), MOST_PIXELS), stored.picture().orientation());

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** Shapes and matrices as SVG writes them. */
-final class SvgPath {
+public final class SvgPath {
   private static final double SMALL_TYPE_MM = 4.3;
 
   private SvgPath() {}
@@ -19,7 +19,7 @@ final class SvgPath {
   }
 
   /** A shape's path data, mm. */
-  static String of(Shape shape) {
+  public static String of(Shape shape) {
     StringBuilder out = new StringBuilder();
     double[] c = new double[6];
     for (PathIterator p = shape.getPathIterator(null); !p.isDone(); p.next()) {

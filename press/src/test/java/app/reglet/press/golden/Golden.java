@@ -50,6 +50,7 @@ public record Golden(String name, Wrap wrap) {
         of("tagged-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("four-ink-picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("treated", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
+        of("cut-out", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("forms", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("shapes", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),
         of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200),

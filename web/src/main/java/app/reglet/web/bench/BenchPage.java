@@ -8,7 +8,6 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.FactsUsed;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
-import app.reglet.core.design.StartingLayout;
 import app.reglet.core.design.Words;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
@@ -92,7 +91,6 @@ class BenchPage {
     model.addAttribute("place", "bench");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("base", cover.edition().getRevision());
-    model.addAttribute("layouts", StartingLayout.values());
     model.addAttribute("facts", Fact.values());
     model.addAttribute("named", named(cover));
     GroundView ground = GroundView.of(chosen, cover, placed);
@@ -143,7 +141,9 @@ class BenchPage {
                             "{" + f.id() + "}",
                             f.title() + (nowhere.contains(f) ? ", nowhere yet" : ""))),
             Stream.concat(
-                Stream.of(new Choice("{" + Book.CREDITS + "}", "Picture credits")),
+                Stream.of(
+                    new Choice("{" + Book.CREDITS + "}", "Picture credits"),
+                    new Choice("{" + Book.INITIAL + "}", "First letter of the title")),
                 cover.book().further().own().keySet().stream()
                     .sorted()
                     .map(name -> new Choice("{" + name + "}", name))))

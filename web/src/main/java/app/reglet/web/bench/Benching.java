@@ -3,24 +3,21 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
-import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
-import app.reglet.core.design.Treatment.Levels;
 import app.reglet.core.design.Words;
 import app.reglet.core.edit.Arrangement;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.EditSentence;
 import app.reglet.core.edit.Editing;
+import app.reglet.core.edit.Starting;
+import app.reglet.core.layout.Dress;
 import app.reglet.core.wrap.PanelKind;
-import app.reglet.press.ornament.Ornaments;
-import app.reglet.press.type.Typefaces;
 import app.reglet.web.docket.Saying;
-import app.reglet.web.pictures.PlacedFiles;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -38,56 +35,24 @@ import org.springframework.transaction.annotation.Transactional;
 public class Benching {
   private final Covers covers;
   private final Revisions revisions;
-  private final EditReader.Stock stock;
+  private final BenchStock stock;
+  private final Looks looks;
   private final Saying saying;
   private final StandingOut standing;
 
   Benching(
       Covers covers,
       Revisions revisions,
-      Typefaces typefaces,
-      PlacedFiles placed,
+      BenchStock stock,
+      Looks looks,
       Saying saying,
       StandingOut standing) {
+    this.looks = looks;
     this.standing = standing;
     this.saying = saying;
     this.covers = covers;
     this.revisions = revisions;
-    this.stock =
-        new EditReader.Stock() {
-          @Override
-          public boolean hasFace(String id) {
-            return typefaces.has(id);
-          }
-
-          @Override
-          public Optional<EditReader.Ornament> ornament(String id) {
-            return Ornaments.shipped()
-                .find(id)
-                .or(() -> placed.drawing(id))
-                .map(o -> new EditReader.Ornament(o.name(), o.width(), o.height()));
-          }
-
-          @Override
-          public int pages(String sha) {
-            return placed.pages(sha);
-          }
-
-          @Override
-          public List<Colour.Rgb> colours(String sha) {
-            return placed.colours(sha);
-          }
-
-          @Override
-          public boolean hasPicture(String sha) {
-            return placed.find(sha).isPresent();
-          }
-
-          @Override
-          public Levels levels(String sha) {
-            return placed.tones(sha).automatic();
-          }
-        };
+    this.stock = stock;
   }
 
   /** The side that a request names; the outside when it names none. */
@@ -117,6 +82,10 @@ public class Benching {
   public Changed edit(Long id, int base, Map<String, String> fields, Viewer viewer) {
     if ("paste".equals(fields.get("edit"))) {
       return edit(id, base, side(fields.get("side")), pasting(id, fields, viewer), viewer);
+    }
+    if ("look".equals(fields.get("edit"))) {
+      return edit(
+          id, base, side(fields.get("side")), cover -> looks.wearing(cover, fields), viewer);
     }
     return edit(
         id,
@@ -189,6 +158,10 @@ public class Benching {
    * what of a picture; else nothing.
    */
   private static String typing(Edit edit, Design before) {
+    if (edit instanceof Starting.Wear
+        || edit instanceof Starting.Lay lay && !lay.dress().equals(Dress.KEPT)) {
+      return Revisions.TRYING;
+    }
     if (edit instanceof Edit.Set set) {
       Content was = before.piece(set.piece()).map(Piece::content).orElse(null);
       if (set.content() instanceof Words now

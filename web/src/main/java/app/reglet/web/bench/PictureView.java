@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.design.Content;
+import app.reglet.core.design.CutOut;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Framing;
 import app.reglet.core.design.Treatment;
@@ -27,6 +28,8 @@ import java.util.Locale;
  * @param light the lighter
  * @param saidFraming how it lies, in a few words
  * @param saidTreatment how it is treated, in a few words
+ * @param saidCut what of it is seen, in a few words
+ * @param soft how far the edge of a cut-out fades
  */
 public record PictureView(
     Content.Picture content,
@@ -36,7 +39,9 @@ public record PictureView(
     String dark,
     String light,
     String saidFraming,
-    String saidTreatment) {
+    String saidTreatment,
+    String saidCut,
+    String soft) {
   private static final double PRINT = 300;
   private static final double MM_PER_INCH = 25.4;
 
@@ -69,7 +74,9 @@ public record PictureView(
         design.solid(toning.dark()).hex(),
         design.solid(toning.light()).hex(),
         said(picture.framing()),
-        said(picture.treatment()));
+        said(picture.treatment()),
+        picture.cutOut().isPresent() ? "its subject" : "all of it",
+        picture.cutOut().map(CutOut::soft).orElse(Length.ZERO).print(unit));
   }
 
   private static Length printed(int pixels) {

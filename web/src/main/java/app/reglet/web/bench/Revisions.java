@@ -38,6 +38,11 @@ public class Revisions {
   /** Typing that rests so long begins anew. */
   private static final Duration PAUSE = Duration.ofSeconds(3);
 
+  /** The run of layouts that are tried one after the other: all of it is one undo. */
+  static final String TRYING = "layouts";
+
+  private static final Duration TRIED = Duration.ofMinutes(20);
+
   /** The last change of an edition, where it was typed. */
   private record Typing(int number, String run, String by, Instant at) {}
 
@@ -191,7 +196,7 @@ public class Revisions {
         !run.isEmpty()
             && last != null
             && last.equals(new Typing(before, run, who.name(), last.at()))
-            && Duration.between(last.at(), now).compareTo(PAUSE) < 0;
+            && Duration.between(last.at(), now).compareTo(run.equals(TRYING) ? TRIED : PAUSE) < 0;
     int parent = goesOn ? row(edition).map(RevisionEntity::getParent).orElse(before) : before;
     int number = rows.newest(edition.getId()).orElse(0) + 1;
     lay(edition, number);

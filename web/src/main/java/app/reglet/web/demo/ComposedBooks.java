@@ -101,7 +101,7 @@ class ComposedBooks {
                 "bulky-80",
                 "black",
                 PageTurn.LTR));
-    Picture mark = shelf.own(DemoArt.mark(900), "mark.png");
+    Picture mark = shelf.own("mark.png", () -> DemoArt.mark(900));
     shelf.keep(edition, DemoCovers.pocket(shelf.wrap(edition), book.facts(), mark.sha()));
   }
 }

@@ -7,6 +7,7 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.edit.Edit;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.edit.Editing;
+import app.reglet.core.edit.Stock;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
@@ -63,18 +64,18 @@ final class Composing {
     return design.side(PrintedSide.of(wrap)).all().map(Piece::id).toList();
   }
 
-  private static EditReader.Stock stock() {
-    return new EditReader.Stock() {
+  private static Stock stock() {
+    return new Stock() {
       @Override
       public boolean hasFace(String id) {
         return true;
       }
 
       @Override
-      public Optional<EditReader.Ornament> ornament(String id) {
+      public Optional<Stock.Ornament> ornament(String id) {
         return Ornaments.shipped()
             .find(id)
-            .map(o -> new EditReader.Ornament(o.name(), o.width(), o.height()));
+            .map(o -> new Stock.Ornament(o.name(), o.width(), o.height()));
       }
     };
   }

@@ -21,11 +21,16 @@ import app.reglet.web.titles.Library;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
 /** Puts the demo's books, editions, pictures and designs where everything else finds them. */
 @Component
 class DemoShelf {
+  private static final Map<String, byte[]> DRAWN = new ConcurrentHashMap<>();
+
   private final Books books;
   private final Editions editions;
   private final Houses houses;
@@ -70,9 +75,12 @@ class DemoShelf {
     }
   }
 
-  Picture own(byte[] file, String name) {
+  /**
+   * A drawing of the demo, drawn once in a run of the program, however often the demo is put in.
+   */
+  Picture own(String name, Supplier<byte[]> drawing) {
     try {
-      return pictures.addOwn(file, name);
+      return pictures.addOwn(DRAWN.computeIfAbsent(name, n -> drawing.get()), name);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

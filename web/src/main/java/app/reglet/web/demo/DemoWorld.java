@@ -1,6 +1,7 @@
 package app.reglet.web.demo;
 
 import app.reglet.core.book.Binding;
+import app.reglet.core.book.Further;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
@@ -8,7 +9,10 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.PrintedSide;
-import app.reglet.core.design.StartingLayout;
+import app.reglet.core.layout.Dress;
+import app.reglet.core.layout.Role;
+import app.reglet.core.layout.Scheme;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
@@ -21,6 +25,7 @@ import app.reglet.web.titles.Books;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import java.time.Clock;
+import java.util.Map;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -91,11 +96,12 @@ public class DemoWorld {
         "£12.99");
     book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
     EditionEntity edition = shelf.edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
-    Picture art = shelf.own(DemoArt.tideFlats(3960, 2820), "tide-flats.jpg");
+    Picture art = shelf.own("tide-flats.jpg", () -> DemoArt.tideFlats(3960, 2820));
     compose(
         edition,
         StartingLayout.TIDEMARK,
-        Ground.plain(new Colour.Rgb(art.mean())).withPicture(art.sha()));
+        Ground.plain(new Colour.Rgb(art.mean())).withPicture(art.sha()),
+        dress(art, 0x14262d, 0xfbf6ea, 0xc96a3a, 0x6d7f80, 0xe8b878));
   }
 
   /** A stubborn little handbook at the metric house, with a count that can't be bound. */
@@ -113,7 +119,11 @@ public class DemoWorld {
         "£9.50");
     book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
     EditionEntity edition = shelf.edition(book, "osier-row", "A5", 171, "offset-100");
-    compose(edition, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0x1f4a4d)));
+    compose(
+        edition,
+        StartingLayout.LABEL,
+        Ground.plain(new Colour.Rgb(0x1f4a4d)),
+        dress(null, 0x12302f, 0xf4ecd8, 0x1f4a4d, 0x7f9a8e, 0xd9a441));
   }
 
   /** A stapled chapbook. */
@@ -138,7 +148,8 @@ public class DemoWorld {
                 "black",
                 PageTurn.LTR)),
         StartingLayout.AXIS,
-        Ground.plain(new Colour.Rgb(0xd8cdb4)));
+        Ground.plain(new Colour.Rgb(0xd8cdb4)),
+        dress(null, 0x2b2a33, 0xfaf6ec, 0x7a4a5e, 0x8c9a98, 0xd8cdb4));
   }
 
   /** A cookbook in hardcover, printed in colour, its count not final yet. */
@@ -154,6 +165,17 @@ public class DemoWorld {
 
         What the sea leaves, what the garden allows, and what keeps until the ferry comes.""",
         "£24.00");
+    book.setFurther(
+        new Further(
+            "",
+            "",
+            "“I have burnt nothing since, and eaten the rest.” – The Hythe Lantern",
+            "Hesper Quill cooks for eleven on a stove built for four.",
+            "",
+            "",
+            "en",
+            Map.of()),
+        "");
     EditionEntity edition =
         shelf.edition(
             book,
@@ -167,7 +189,12 @@ public class DemoWorld {
                 PageTurn.LTR));
     edition.setSpread("", 16);
     editions.save(edition);
-    compose(edition, StartingLayout.LEDGER, Ground.plain(new Colour.Rgb(0x8c3b26)));
+    Picture plate = shelf.own("the-plate.jpg", () -> DemoScenes.plate(1700));
+    compose(
+        edition,
+        StartingLayout.PORTHOLE,
+        Ground.plain(new Colour.Rgb(0x8c3b26)),
+        dress(plate, 0x2a1a14, 0xfaf1de, 0x9c3f26, 0x5f7a4c, 0xeac36a));
   }
 
   /** A field guide with a dust jacket round its case. */
@@ -183,7 +210,21 @@ public class DemoWorld {
 
         With tables of the hours at which each may be mistaken for another.""",
         "£19.50");
-    compose(
+    book.setFurther(
+        new Further(
+            "",
+            "",
+            "“The only guide I have seen that admits how little one sees.” – The Causeway Review",
+            """
+            Tam Orrick has counted birds on the Long Shore for thirty-one years and has been certain of four.
+
+            He lives above the chandler’s at Ouse Hythe with a telescope and a kettle.""",
+            "",
+            "",
+            "en",
+            Map.of()),
+        "");
+    EditionEntity edition =
         shelf.edition(
             book,
             "dunlin-casebinders",
@@ -193,9 +234,13 @@ public class DemoWorld {
                 240,
                 "cream",
                 "black",
-                PageTurn.LTR)),
-        StartingLayout.TIDEMARK,
-        Ground.plain(new Colour.Rgb(0x2f4b5c)));
+                PageTurn.LTR));
+    Picture shore = shelf.own("waders.jpg", () -> DemoScenes.waders(4400, 2000));
+    compose(
+        edition,
+        StartingLayout.SHORELINE,
+        Ground.plain(new Colour.Rgb(0x2f4b5c)),
+        dress(shore, 0x1c2c37, 0xf8f1e4, 0xc98a4b, 0x6f8ea3, 0xe8cfb0));
   }
 
   /** A book whose pages turn right to left, its cover printed inside too. */
@@ -220,23 +265,37 @@ public class DemoWorld {
                     "black",
                     PageTurn.RTL)
                 .withInsidePrinted(true)),
-        StartingLayout.AXIS,
-        Ground.plain(new Colour.Rgb(0x3d3550)));
+        StartingLayout.CARTOUCHE,
+        Ground.plain(new Colour.Rgb(0x3d3550)),
+        dress(null, 0x2c2440, 0xf3ebdc, 0x5b3f7a, 0x8c86a0, 0xc9a45a));
   }
 
-  private void compose(EditionEntity edition, StartingLayout layout, Ground ground) {
+  /** Five colours by their roles, and a picture, null for none. */
+  private static Dress dress(
+      Picture picture, int ink, int paper, int accent, int quiet, int light) {
+    Map<Role, Colour.Solid> colours =
+        Map.of(
+            Role.INK, new Colour.Rgb(ink),
+            Role.PAPER, new Colour.Rgb(paper),
+            Role.ACCENT, new Colour.Rgb(accent),
+            Role.QUIET, new Colour.Rgb(quiet),
+            Role.LIGHT, new Colour.Rgb(light));
+    return Dress.of(
+        new Scheme(colours),
+        null,
+        picture == null ? null : new Dress.Shown(picture.sha(), picture.mean(), false));
+  }
+
+  private void compose(EditionEntity edition, StartingLayout layout, Ground ground, Dress dress) {
     Wrap wrap =
         Measuring.measure(
             edition.specification().orElseThrow(),
             houses.get(edition.getHouseId(), edition.getHouseVersion()));
-    Design laid =
+    Design begun =
         revisions.current(edition).changed(PrintedSide.OUTSIDE, c -> c.withGround(ground));
+    Design laid = layout.on(wrap, edition.getBook().facts(), begun, dress);
     shelf.license(edition, laid);
-    revisions.save(edition.getId(), 0, laid, "Ground");
-    revisions.save(
-        edition.getId(),
-        1,
-        layout.on(wrap, edition.getBook().facts(), laid),
-        "Layout " + layout.title());
+    revisions.save(edition.getId(), 0, begun, "Ground");
+    revisions.save(edition.getId(), 1, laid, "Layout " + layout.title());
   }
 }

@@ -200,14 +200,29 @@ public class PictureStore {
 
   /** A picture's pixels as they are drawn at the size of a screen, treated; as they are stored. */
   public BufferedImage shown(Pixels.Stored stored) {
+    return treated(stored, false);
+  }
+
+  /** The same for small pictures of a cover. */
+  public BufferedImage shownSmall(Pixels.Stored stored) {
+    return treated(stored, true);
+  }
+
+  private BufferedImage treated(Pixels.Stored stored, boolean quick) {
     Picture p = stored.picture();
+    int longer = quick ? QUICK_PIXELS : SCREEN_PIXELS;
     return stored
         .treating()
         .ofStored(
             p.orientation() == 1
-                ? decoded(p.sha(), false)
-                : PictureReader.pixels(p, SCREEN_PIXELS * SCREEN_PIXELS),
+                ? decoded(p.sha(), quick)
+                : PictureReader.pixels(p, longer * longer),
             p.orientation());
+  }
+
+  /** A picture's pixels for the screen, upright. */
+  public BufferedImage upright(String sha) {
+    return decoded(sha, false);
   }
 
   /** The colours that a picture is mostly of. */

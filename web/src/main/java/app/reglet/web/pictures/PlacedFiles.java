@@ -16,6 +16,7 @@ import app.reglet.web.shell.Gone;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.Uploads;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -176,6 +177,11 @@ public class PlacedFiles implements Pictures {
   @Override
   public Optional<Picture> find(String sha) {
     return pictures.find(sha);
+  }
+
+  /** A picture's pixels for the screen, upright. */
+  public BufferedImage upright(String sha) {
+    return pictures.upright(sha);
   }
 
   /** The colours that a picture is mostly of; none when it is not here. */

@@ -4,11 +4,15 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.web.pictures.PictureStore;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 
 /** The fronts of covers as small pictures, the latest kept. */
@@ -19,6 +23,11 @@ public class Fronts {
   private static final int MOST_KEPT = 600;
 
   private final Latest<byte[]> kept = new Latest<>(MOST_KEPT);
+  private final PictureStore pictures;
+
+  Fronts(PictureStore pictures) {
+    this.pictures = pictures;
+  }
 
   /** What the picture of an edition depends on, for its address. */
   public static String key(EditionEntity e) {
@@ -44,7 +53,8 @@ public class Fronts {
   byte[] of(Cover cover) {
     Wrap wrap = cover.sheet();
     Box front = wrap.panel(PanelKind.FRONT).map(Panel::trim).orElse(wrap.trimmed());
-    return kept.computeIfAbsent(key(cover.edition()), k -> picture(cover, front, WIDTH));
+    return kept.computeIfAbsent(
+        key(cover.edition()), k -> picture(cover, front, WIDTH, pictures::shownSmall));
   }
 
   /**
@@ -55,7 +65,7 @@ public class Fronts {
   byte[] sheet(Cover cover) {
     Box sheet = cover.sheet().sheetBox();
     return kept.computeIfAbsent(
-        key(cover.edition()) + " sheet", k -> picture(cover, sheet, SHEET_WIDTH));
+        key(cover.edition()) + " sheet", k -> picture(cover, sheet, SHEET_WIDTH, pictures::shown));
   }
 
   /** The whole sheet with the design of a revision on it. */
@@ -68,13 +78,14 @@ public class Fronts {
             + "."
             + revision
             + " sheet",
-        k -> picture(cover, sheet, SHEET_WIDTH));
+        k -> picture(cover, sheet, SHEET_WIDTH, pictures::shown));
   }
 
-  private static byte[] picture(Cover cover, Box part, int width) {
+  private static byte[] picture(
+      Cover cover, Box part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
     try {
       return ScreenPicture.jpeg(
-          ArtworkRaster.render(cover.art().orElseThrow(), Rect.of(part), width), 0.86f);
+          ArtworkRaster.render(cover.art().orElseThrow(), Rect.of(part), width, pictures), 0.86f);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -115,7 +115,7 @@ public class BackupTest {
       bring(reglet.web(), 2, 99);
     }
     Path elsewhere = Files.createTempDirectory("elsewhere").resolve("data");
-    assertThat(Restore.restore(zip, elsewhere)).contains("with 6 pictures", "nothing before");
+    assertThat(Restore.restore(zip, elsewhere)).contains("with 8 pictures", "nothing before");
     try (Own reglet = new Own(elsewhere)) {
       same(before, covers(reglet));
       assertThat(reglet.web().get("/editions/2/history").body()).contains("Ground&#39;s picture");

@@ -1,10 +1,14 @@
 package app.reglet.web.harness;
 
+import app.reglet.core.edit.CutMarks;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.RequestOptions;
+import java.awt.Color;
+import java.awt.GradientPaint;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -64,6 +68,8 @@ public final class TreatmentHarness {
         String what = Math.round(size[0] / 1e6 * size[1]) + " megapixels";
         if (size[0] < 10_000) {
           slider(page, steps, "a photo of " + what);
+          starts(page);
+          proposals();
         } else {
           page.evaluate(STEP);
         }
@@ -88,6 +94,49 @@ public final class TreatmentHarness {
         ms.get(steps / 2),
         ms.get(0),
         ms.get(steps - 1));
+  }
+
+  /** From the opening of the leaf until every layout is seen, with one dress after the other. */
+  private static void starts(Page page) {
+    page.locator("#leaf-starts > summary").click();
+    for (String colours : List.of("own", "history", "children", "crime")) {
+      double ms =
+          ((Number)
+                  page.evaluate(
+                      "colours => new Promise(done => { const from = performance.now(); const s = document.getElementById('start-colours');"
+                          + " if (s) { s.value = colours; s.dispatchEvent(new Event('change', { bubbles: true })); }"
+                          + " const look = () => { const all = [...document.querySelectorAll('.start img')];"
+                          + " if (all.length > 11 && all.every(i => i.src.includes('colours=' + colours) && i.complete && i.naturalWidth)) done(performance.now() - from);"
+                          + " else setTimeout(look, 10); }; look(); })",
+                      colours))
+              .doubleValue();
+      System.out.printf(
+          Locale.ROOT,
+          "%d layouts as pictures of this book: %.0f ms (target 1500 for twelve)%n",
+          page.locator(".start").count(),
+          ms);
+    }
+    page.locator("#leaf-starts > summary").click();
+  }
+
+  /** A figure before a sky, 2 megapixels. */
+  private static void proposals() {
+    BufferedImage image = new BufferedImage(1600, 1250, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = image.createGraphics();
+    g.setPaint(new GradientPaint(0, 0, new Color(0xe8eef2), 200, 1250, new Color(0x9fb4bd)));
+    g.fillRect(0, 0, 1600, 1250);
+    g.setColor(new Color(0x3a2a30));
+    g.fillOval(680, 180, 240, 300);
+    g.fillOval(540, 460, 520, 680);
+    g.dispose();
+    for (int i = 0; i < 5; i++) {
+      long from = System.nanoTime();
+      app.reglet.press.picture.Subject.proposed(image, CutMarks.NONE);
+      System.out.printf(
+          Locale.ROOT,
+          "a proposal of a cut-out at 2 megapixels: %.2f s (target 2)%n",
+          (System.nanoTime() - from) / 1e9);
+    }
   }
 
   private static void pressFile(Page page, String edition, String what) {

@@ -99,7 +99,8 @@ public class AccessTest {
     return pattern
         .replace("{id}", pattern.startsWith("/houses/{id}") ? "osier-row" : "1")
         .replace("{sha}", "0".repeat(64))
-        .replace("{piece}", "title");
+        .replace("{piece}", "title")
+        .replace("{look}", "1");
   }
 
   private static final List<String> LOOKING =

@@ -135,6 +135,7 @@ public class PeopleTest {
 
     // what the owner changes carries the owner's name
     go(owner, "/editions/1/bench");
+    owner.locator("#leaf-starts > summary").click();
     button(owner, "Ledger").click();
     assertThat(owner.locator(".revision")).hasText("revision 3");
     owner.locator(".revision").click();

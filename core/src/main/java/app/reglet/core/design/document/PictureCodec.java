@@ -1,12 +1,21 @@
 package app.reglet.core.design.document;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.CutOut;
+import app.reglet.core.design.Figure;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Framing;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Treatment.Levels;
 import app.reglet.core.design.Treatment.Shade;
 import app.reglet.core.design.Treatment.Toning;
+import app.reglet.core.measure.Length;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Arrays;
+import java.util.stream.Collectors;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Pictures as JSON and back: what is not as it is at first is written. */
@@ -37,6 +46,48 @@ final class PictureCodec implements ContentCodec<Content.Picture> {
     }
     if (!picture.treatment().isNone()) {
       write(picture.treatment(), out.putObject("treatment"));
+    }
+    picture.cutOut().ifPresent(c -> write(c, out.putObject("cutOut")));
+  }
+
+  /** Points are kept to a ten-thousandth of the picture: finer than any brush. */
+  private static void write(CutOut c, ObjectNode out) {
+    if (!c.soft().isZero()) {
+      out.put("soft", c.soft().toString());
+    }
+    ArrayNode contours = out.putArray("contours");
+    for (CutOut.Contour contour : c.contours()) {
+      contours.add(
+          contour.points().stream()
+              .map(p -> share(p.x()) + "," + share(p.y()))
+              .collect(Collectors.joining(" ")));
+    }
+  }
+
+  private static String share(double v) {
+    return BigDecimal.valueOf(v)
+        .setScale(4, RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
+  }
+
+  private static CutOut cutOut(Fields in) {
+    return new CutOut(
+        in.texts("contours").stream().map(PictureCodec::contour).toList(),
+        in.length("soft", Length.ZERO));
+  }
+
+  private static CutOut.Contour contour(String points) {
+    try {
+      return new CutOut.Contour(
+          Arrays.stream(points.split(" "))
+              .map(p -> p.split(","))
+              .map(
+                  xy ->
+                      new Figure.Free.Corner(Double.parseDouble(xy[0]), Double.parseDouble(xy[1])))
+              .toList());
+    } catch (NumberFormatException | IndexOutOfBoundsException e) {
+      throw new Refusal("An outline of a picture in this design can't be read.");
     }
   }
 
@@ -80,7 +131,8 @@ final class PictureCodec implements ContentCodec<Content.Picture> {
             in.choice("fit", Framing.Fit.COVER),
             in.whole("quarters", 0),
             in.has("mirrored") && in.flag("mirrored")),
-        in.partIfAny("treatment", PictureCodec::treatment).orElse(Treatment.NONE));
+        in.partIfAny("treatment", PictureCodec::treatment).orElse(Treatment.NONE),
+        in.partIfAny("cutOut", PictureCodec::cutOut));
   }
 
   private static Treatment treatment(Fields in) {
