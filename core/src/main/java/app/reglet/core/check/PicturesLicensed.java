@@ -37,7 +37,7 @@ public final class PicturesLicensed implements Check {
       found.add(
           Finding.ofPiece(
               new OfPicture.CreditUnsaid(a.name()), Finding.Severity.MEND, p, p.extent()));
-    } else if (a.owesCredit() && !isSaid(a.credit(), s)) {
+    } else if (a.owesCredit() && !s.says(a.credit())) {
       found.add(
           Finding.ofPiece(
               new OfPicture.CreditNotPlaced(a.name(), a.credit()),
@@ -46,13 +46,5 @@ public final class PicturesLicensed implements Check {
               p.extent(),
               new Remedy.PlaceCredits()));
     }
-  }
-
-  private static boolean isSaid(String credit, Subject s) {
-    return s.words().anyMatch(w -> plain(w.said().text()).contains(plain(credit)));
-  }
-
-  private static String plain(String text) {
-    return text.strip().replaceAll("\\s+", " ");
   }
 }

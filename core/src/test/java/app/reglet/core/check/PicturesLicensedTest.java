@@ -76,6 +76,16 @@ public class PicturesLicensedTest {
   }
 
   @Test
+  public void aCreditMayStandOnTheSheetsOtherSide() {
+    Book owing = book(Licence.OPEN_WITH_CREDIT, CREDIT);
+    Laid words = WordsChecksTest.words(CREDIT, WRAP.panel(PanelKind.BACK).orElseThrow().safe());
+    List<Laid> sea = List.of(SEA);
+    assertThat(new PicturesLicensed().find(new Subject(WRAP, owing, sea, List.of(words))))
+        .isEmpty();
+    assertThat(new PicturesLicensed().find(new Subject(WRAP, owing, sea, sea))).hasSize(1);
+  }
+
+  @Test
   public void aPictureThatIsNotOnTheCoverIsNotToldOf() {
     assertThat(found(book(Licence.UNKNOWN, ""))).isEmpty();
   }

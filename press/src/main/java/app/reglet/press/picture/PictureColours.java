@@ -17,9 +17,7 @@ public record PictureColours(String model, String profile) {
       return switch (picture.format()) {
         case JPEG -> ofJpeg(picture);
         case PNG -> ofPng(PngFile.of(picture.file()));
-        case TIFF ->
-            new PictureColours(
-                PictureReader.mayBeTransparent(picture) ? "clear in places" : "", "");
+        case TIFF -> TiffColours.of(picture);
       };
     } catch (IOException | RuntimeException e) {
       return new PictureColours("", "");

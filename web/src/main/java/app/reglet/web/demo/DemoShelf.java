@@ -29,7 +29,7 @@ import org.springframework.stereotype.Component;
 /** Puts the demo's books, editions, pictures and designs where everything else finds them. */
 @Component
 class DemoShelf {
-  private static final Map<String, byte[]> DRAWN = new ConcurrentHashMap<>();
+  private static final Map<String, PictureStore.Drawn> DRAWN = new ConcurrentHashMap<>();
 
   private final Books books;
   private final Editions editions;
@@ -80,7 +80,8 @@ class DemoShelf {
    */
   Picture own(String name, Supplier<byte[]> drawing) {
     try {
-      return pictures.addOwn(DRAWN.computeIfAbsent(name, n -> drawing.get()), name);
+      return pictures.addOwn(
+          DRAWN.computeIfAbsent(name, n -> PictureStore.Drawn.of(drawing.get())), name);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -10,6 +10,7 @@ import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.picture.Tones;
 import app.reglet.press.picture.Treating;
+import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.reading.ReadingDesk.PictureFacts;
 import app.reglet.web.reading.ReadingRoom;
@@ -117,16 +118,30 @@ public class PictureStore {
     }
   }
 
-  /** Takes in a picture that Reglet itself drew. */
-  public Picture addOwn(byte[] file, String name) throws IOException {
-    Picture p = PictureReader.read(file);
-    if (!Files.exists(original(p.sha()))) {
-      StoredFiles.write(original(p.sha()), out -> out.write(file));
+  /** A picture that Reglet itself drew, and a small one of it for a screen. */
+  public record Drawn(byte[] file, PictureReader.Shown shown) {
+    public static Drawn of(byte[] file) {
+      return new Drawn(
+          file,
+          PictureReader.shown(FileBytes.of(file), Budget.forFile(file.length), SCREEN_PIXELS));
     }
+  }
+
+  /** Takes in a picture that Reglet itself drew. */
+  public Picture addOwn(Drawn drawn, String name) throws IOException {
+    Picture p = drawn.shown().picture();
+    keep(original(p.sha()), drawn.file());
+    keep(previewOf(p.sha()), drawn.shown().screen());
     PictureFacts facts =
         new PictureFacts(p.sha(), p.format(), p.width(), p.height(), p.orientation(), p.mean());
-    record(facts, name, file.length);
+    record(facts, name, drawn.file().length);
     return facts.in(FileBytes.of(original(p.sha())));
+  }
+
+  private static void keep(Path to, byte[] bytes) throws IOException {
+    if (!Files.exists(to)) {
+      StoredFiles.write(to, out -> out.write(bytes));
+    }
   }
 
   /** Keeps a file under a name, unless one is there. */

@@ -83,16 +83,29 @@ class Laying {
         turned,
         outside.design(),
         Optional.of(art),
-        found(turned, outside.design(), art),
+        found(
+            turned,
+            outside.design(),
+            art,
+            new Overleaf(
+                m.wrap(),
+                outside
+                    .art()
+                    .map(a -> laid(outside.design(), m.wrap().orElseThrow(), a))
+                    .orElse(List.of()))),
         outside.findings(),
         outside.spineType(),
         Optional.of(outside));
   }
 
-  private static List<Finding> found(Measured m, Design design, Artwork art) {
+  private static List<Finding> found(Measured m, Design design, Artwork art, Overleaf other) {
     Wrap wrap = m.wrap().orElseThrow();
-    List<Laid> laid = design.isEmpty(PrintedSide.of(wrap)) ? List.of() : art.laid();
-    return Check.run(new Subject(wrap, shown(m.book(), design), laid));
+    return Check.run(
+        new Subject(wrap, shown(m.book(), design), laid(design, wrap, art), other.laid()));
+  }
+
+  private static List<Laid> laid(Design design, Wrap wrap, Artwork art) {
+    return design.isEmpty(PrintedSide.of(wrap)) ? List.of() : art.laid();
   }
 
   /** The book with those of its pictures that a design shows: their credits are owed. */
@@ -100,32 +113,39 @@ class Laying {
     return book.showing(design.pictures());
   }
 
-  /** What is found on the inside, where it is printed and something is on it. */
-  private List<Finding> foundInside(Measured m, Design design) {
+  /** A side of the sheet and what is laid on it; nothing where it is not printed. */
+  private record Overleaf(Optional<Wrap> wrap, List<Laid> laid) {
+    static final Overleaf NOTHING = new Overleaf(Optional.empty(), List.of());
+  }
+
+  /** The inside, where it is printed and something is on it. */
+  private Overleaf inside(Measured m, Design design) {
     return design.isUntouched(PrintedSide.INSIDE)
-        ? List.of()
+        ? Overleaf.NOTHING
         : m.wrap()
             .flatMap(FilePages::inside)
             .map(
                 inside ->
-                    Check.run(
-                        new Subject(
-                            inside,
-                            shown(m.book(), design),
-                            composed(m.edition(), design, inside, m.book(), Optional.empty())
-                                .laid())))
-            .orElse(List.of());
+                    new Overleaf(
+                        Optional.of(inside),
+                        composed(m.edition(), design, inside, m.book(), Optional.empty()).laid()))
+            .orElse(Overleaf.NOTHING);
   }
 
   /** A cover whose outside was composed. */
   Cover cover(Measured m, Design design, Artwork art) {
     Wrap wrap = m.wrap().orElseThrow();
+    Overleaf inside = inside(m, design);
+    List<Laid> outside = laid(design, wrap, art);
     return new Cover(
         m,
         design,
         Optional.of(art),
-        found(m, design, art),
-        foundInside(m, design),
+        found(m, design, art, inside),
+        inside
+            .wrap()
+            .map(w -> Check.run(new Subject(w, shown(m.book(), design), inside.laid(), outside)))
+            .orElse(List.of()),
         Optional.of(SpineType.of(wrap, spineFace(design))),
         Optional.empty());
   }

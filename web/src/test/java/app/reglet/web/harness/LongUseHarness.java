@@ -32,7 +32,7 @@ public final class LongUseHarness {
   }
 
   public static void main(String[] args) throws Exception {
-    Outcome o = run(args.length > 0 ? Integer.parseInt(args[0]) : 2000);
+    Outcome o = run(args.length > 0 ? Integer.parseInt(args[0]) : 2000, false);
     System.out.printf(
         "long use: %d edits in %d ms (%.1f ms each); database %d kB empty, running %d kB (%.1f kB an edit), stopped %d kB (%.2f kB an edit); start %d ms empty, %d ms after%n",
         o.edits(),
@@ -48,10 +48,16 @@ public final class LongUseHarness {
     System.exit(o.runningEach() <= 20 && o.stoppedEach() <= 6 ? 0 : 1);
   }
 
-  public static Outcome run(int edits) throws Exception {
+  /**
+   * Composes for long, with a stop between.
+   *
+   * @param quick where bytes are counted, not milliseconds
+   */
+  public static Outcome run(int edits, boolean quick) throws Exception {
     Path data = Files.createTempDirectory("reglet-long");
     Path file = data.resolve("reglet.mv.db");
-    try (Subject reglet = new Subject(data)) {
+    Subject subject = new Subject(data);
+    try (Subject reglet = quick ? subject.quick() : subject) {
       reglet.start();
       Composing cover = Composing.begin(reglet.web(), "Long used");
       reglet.stop();
