@@ -30,6 +30,14 @@ public record Book(
   /** The name in braces that stands for the first letter of the title. */
   public static final String INITIAL = "initial";
 
+  /** The name in braces that stands for the first paragraph of the blurb. */
+  public static final String BEGINNING = "beginning of the blurb";
+
+  /** The name in braces that stands for what follows the first paragraph of the blurb. */
+  public static final String REST = "rest of the blurb";
+
+  private static final Pattern PARAGRAPH = Pattern.compile("\\s*\\R\\s*");
+
   private static final Pattern ARTICLE = Pattern.compile("(?i)^(the|an|a)\\s+(?=\\S)");
 
   public Book {
@@ -101,6 +109,17 @@ public record Book(
         .mapToObj(Character::toString)
         .findFirst()
         .orElse("");
+  }
+
+  /** The first paragraph of the blurb. */
+  public String beginning() {
+    return PARAGRAPH.split(blurb.strip(), 2)[0];
+  }
+
+  /** What follows the first paragraph of the blurb; empty where that is all. */
+  public String rest() {
+    String[] parts = PARAGRAPH.split(blurb.strip(), 2);
+    return parts.length < 2 ? "" : parts[1];
   }
 
   /** The text of one fact. */

@@ -76,6 +76,12 @@ public record FactsInText(
     if (name.equalsIgnoreCase(Book.INITIAL)) {
       return Optional.of(Emphasised.escaped(book.initial()));
     }
+    if (name.equalsIgnoreCase(Book.BEGINNING)) {
+      return Optional.of(book.beginning());
+    }
+    if (name.equalsIgnoreCase(Book.REST)) {
+      return Optional.of(book.rest());
+    }
     return Fact.named(name)
         .map(f -> f.marked(book.text(f)))
         .or(

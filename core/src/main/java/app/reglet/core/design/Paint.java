@@ -46,6 +46,13 @@ public sealed interface Paint {
       stops = Stop.checked(stops);
     }
 
+    /** As it is seen in a mirror that exchanges left and right. */
+    public Linear mirrored() {
+      return new Linear(HALF_TURN - angle, stops);
+    }
+
+    private static final double HALF_TURN = 180;
+
     @Override
     public Stream<Colour> colours() {
       return stops.stream().map(Stop::colour);

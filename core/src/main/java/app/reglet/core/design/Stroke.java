@@ -31,6 +31,14 @@ public record Stroke(Paint paint, Length width, List<Length> dashes, Side side) 
     }
   }
 
+  public Stroke withPaint(Paint other) {
+    return new Stroke(other, width, dashes, side);
+  }
+
+  public Stroke withWidth(Length other) {
+    return new Stroke(paint, other, dashes, side);
+  }
+
   public static Stroke plain(Colour colour, Length width) {
     return new Stroke(Paint.of(colour), width, List.of(), Side.CENTRED);
   }

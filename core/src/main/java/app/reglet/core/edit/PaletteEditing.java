@@ -2,6 +2,7 @@ package app.reglet.core.edit;
 
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Rewriting;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.UnaryOperator;

@@ -7,6 +7,7 @@ import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Rewriting;
 import app.reglet.core.design.Span;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.Panel;

@@ -1,9 +1,9 @@
 package app.reglet.core.edit;
 
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Rewriting;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
-import java.math.BigInteger;
 import java.util.function.UnaryOperator;
 
 /**
@@ -17,10 +17,9 @@ public final class Scaling {
   public static Design of(Design design, Size from, Size to) {
     boolean byWidth =
         to.width().toMm() / from.width().toMm() <= to.height().toMm() / from.height().toMm();
-    BigInteger by = BigInteger.valueOf((byWidth ? to.width() : to.height()).quanta());
-    BigInteger over = BigInteger.valueOf((byWidth ? from.width() : from.height()).quanta());
-    UnaryOperator<Length> scaled =
-        l -> new Length(BigInteger.valueOf(l.quanta()).multiply(by).divide(over).longValueExact());
+    Length by = byWidth ? to.width() : to.height();
+    Length over = byWidth ? from.width() : from.height();
+    UnaryOperator<Length> scaled = l -> l.times(by, over);
     return new Design(
         design.palette(),
         Rewriting.sized(design.outside(), scaled),

@@ -82,6 +82,21 @@ public record Length(long quanta) implements Comparable<Length> {
     return new Length(Math.subtractExact(quanta, other.quanta));
   }
 
+  /**
+   * As much of this as one length is of another, to the quantum, towards zero.
+   *
+   * @throws ArithmeticException where the other is zero, or the outcome beyond any sheet
+   */
+  public Length times(Length by, Length over) {
+    return by.equals(over)
+        ? this
+        : new Length(
+            BigInteger.valueOf(quanta)
+                .multiply(BigInteger.valueOf(by.quanta))
+                .divide(BigInteger.valueOf(over.quanta))
+                .longValueExact());
+  }
+
   public Length times(long factor) {
     return new Length(Math.multiplyExact(quanta, factor));
   }

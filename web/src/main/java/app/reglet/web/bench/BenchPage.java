@@ -143,7 +143,9 @@ class BenchPage {
             Stream.concat(
                 Stream.of(
                     new Choice("{" + Book.CREDITS + "}", "Picture credits"),
-                    new Choice("{" + Book.INITIAL + "}", "First letter of the title")),
+                    new Choice("{" + Book.INITIAL + "}", "First letter of the title"),
+                    new Choice("{" + Book.BEGINNING + "}", "First paragraph of the blurb"),
+                    new Choice("{" + Book.REST + "}", "Rest of the blurb")),
                 cover.book().further().own().keySet().stream()
                     .sorted()
                     .map(name -> new Choice("{" + name + "}", name))))

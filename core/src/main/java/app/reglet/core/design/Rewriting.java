@@ -1,27 +1,11 @@
-package app.reglet.core.edit;
+package app.reglet.core.design;
 
-import app.reglet.core.design.Anchors;
-import app.reglet.core.design.Appearance;
-import app.reglet.core.design.Colour;
-import app.reglet.core.design.Composition;
-import app.reglet.core.design.Content;
-import app.reglet.core.design.Curve;
-import app.reglet.core.design.Figure;
-import app.reglet.core.design.Motif;
-import app.reglet.core.design.Paint;
-import app.reglet.core.design.Panel;
-import app.reglet.core.design.Piece;
-import app.reglet.core.design.Span;
-import app.reglet.core.design.Stroke;
-import app.reglet.core.design.Tiling;
-import app.reglet.core.design.Treatment;
-import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
-/** A side with every colour and every length of it changed by a rule. */
-final class Rewriting implements Content.Visitor<Content> {
+/** A side, or what a piece shows, with every colour and every length of it changed by a rule. */
+public final class Rewriting implements Content.Visitor<Content> {
   private final UnaryOperator<Colour> colour;
   private final UnaryOperator<Length> length;
 
@@ -31,7 +15,7 @@ final class Rewriting implements Content.Visitor<Content> {
   }
 
   /** The same in other colours. */
-  static Composition coloured(Composition side, UnaryOperator<Colour> rule) {
+  public static Composition coloured(Composition side, UnaryOperator<Colour> rule) {
     Rewriting r = new Rewriting(rule, UnaryOperator.identity());
     return side.withGrounds(
             g ->
@@ -42,10 +26,19 @@ final class Rewriting implements Content.Visitor<Content> {
   }
 
   /** The same in another size; what is in a group goes with the group's box. */
-  static Composition sized(Composition side, UnaryOperator<Length> rule) {
+  public static Composition sized(Composition side, UnaryOperator<Length> rule) {
     Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
     return side.withGrounds(g -> g.withPattern(g.pattern().map(r::patterned).orElse(null)))
         .withPieces(r.pieces(side.pieces()));
+  }
+
+  /** What a piece shows in another size; where it lies stays, and how often a motif repeats. */
+  public static Piece sized(Piece piece, UnaryOperator<Length> rule) {
+    Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
+    Piece sized = piece.withAppearance(r.appearance(piece.appearance()));
+    return piece.content() instanceof Content.Pattern
+        ? sized
+        : sized.withContent(piece.content().accept(r));
   }
 
   private List<Piece> pieces(List<Piece> pieces) {
