@@ -53,9 +53,13 @@ function keep(g, before) {
 /** A picture that is seen otherwise stays as it was until the other is here: a quick one first, a fine one when the hand rests. */
 function pictured(g, before) {
   const were = [...(before?.querySelectorAll("image") ?? [])];
-  for (const [i, image] of [...g.querySelectorAll("image")].entries()) {
-    const [href, was] = [image.getAttribute("href"), were[i]?.getAttribute("href")];
-    if (!was || was === href || !href.startsWith("/")) continue;
+  for (const [i, image] of [...g.querySelectorAll("image[data-href]")].entries()) {
+    const [href, was] = [image.dataset.href, were[i]?.getAttribute("href")];
+    image.removeAttribute("data-href");
+    if (!was || was.replace("&quick=true", "") === href || !href.startsWith("/")) {
+      image.setAttribute("href", href);
+      continue;
+    }
     image.setAttribute("href", was);
     if (!href.includes("?as=")) shown(image, href);
     else shown(image, href + "&quick=true").then(() => setTimeout(() => image.isConnected && shown(image, href), 250));

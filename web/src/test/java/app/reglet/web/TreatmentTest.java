@@ -12,6 +12,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -118,6 +120,25 @@ public class TreatmentTest {
                 (expected[i] >> shift & 0xff) + by);
       }
     }
+  }
+
+  /** A full picture made beside the quick one would hold it up. */
+  @Test
+  public void aSlidersStepFetchesTheQuickPictureFirst() throws IOException {
+    Desk desk = withPicture("Quick", COLOURS);
+    open(desk, "#leaf-treatment");
+    List<String> fetched = new CopyOnWriteArrayList<>();
+    desk.page.onRequest(
+        r -> {
+          if (r.url().contains("/preview?as=")) {
+            fetched.add(r.url());
+          }
+        });
+    set(desk, "#pic-brightness", "-40");
+    assertThat(image(desk)).hasAttribute("href", Pattern.compile(".*_-40_[^&]*$"));
+    assertThat(fetched).hasSize(2);
+    assertThat(fetched.get(0)).endsWith("&quick=true");
+    assertThat(fetched.get(0)).startsWith(fetched.get(1));
   }
 
   @Test

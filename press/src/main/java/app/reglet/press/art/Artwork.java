@@ -9,6 +9,7 @@ import app.reglet.core.wrap.Wrap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * A cover as a display list: what the bench shows as SVG and the press gets as PDF is this one
@@ -48,6 +49,20 @@ public record Artwork(Wrap wrap, Book book, Map<String, Colour.Solid> palette, L
       laid = List.copyOf(laid);
       placed = List.copyOf(placed);
       absent = List.copyOf(absent);
+    }
+
+    /** The stored pictures in it, as they are treated. */
+    public Stream<Pixels.Stored> pictures() {
+      return marks.stream().flatMap(Part::pictures);
+    }
+
+    private static Stream<Pixels.Stored> pictures(Mark mark) {
+      if (mark instanceof Mark.Group g) {
+        return g.marks().stream().flatMap(Part::pictures);
+      }
+      return mark instanceof Mark.Image i && i.pixels() instanceof Pixels.Stored s
+          ? Stream.of(s)
+          : Stream.empty();
     }
   }
 

@@ -19,7 +19,8 @@ public final class ArtworkSvg {
   /**
    * A piece for a page that shows another state of it: a line of letters that is drawn there alike
    * is an empty {@code g} with the number in {@code data-keep} that it has among the elements with
-   * {@code data-text}, and its place.
+   * {@code data-text}, and its place. Where a picture is found stands in {@code data-href}: nothing
+   * is fetched before the page asks for it.
    *
    * @param shown the piece as the page shows it
    */

@@ -230,7 +230,8 @@ final class SvgPainter implements Painter {
     boolean upright = level && place.getScaleX() > 0 && place.getScaleY() > 0;
     body.empty(
         "image",
-        "href",
+        // a page that shows the piece otherwise asks for what it needs of it when it is ready
+        kept == KeptRuns.NONE ? "href" : "data-href",
         address,
         "x",
         upright ? place.getTranslateX() : 0.0,

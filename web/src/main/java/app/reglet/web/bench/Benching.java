@@ -17,7 +17,10 @@ import app.reglet.core.edit.Editing;
 import app.reglet.core.edit.Starting;
 import app.reglet.core.layout.Dress;
 import app.reglet.core.wrap.PanelKind;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Pixels;
 import app.reglet.web.docket.Saying;
+import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -26,7 +29,9 @@ import app.reglet.web.titles.StandingOut;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,6 +44,7 @@ public class Benching {
   private final Looks looks;
   private final Saying saying;
   private final StandingOut standing;
+  private final PictureStore pictures;
 
   Benching(
       Covers covers,
@@ -46,7 +52,9 @@ public class Benching {
       BenchStock stock,
       Looks looks,
       Saying saying,
-      StandingOut standing) {
+      StandingOut standing,
+      PictureStore pictures) {
+    this.pictures = pictures;
     this.looks = looks;
     this.standing = standing;
     this.saying = saying;
@@ -148,9 +156,27 @@ public class Benching {
       return new Changed(before, before, revisions.undoable(edition), revisions.redoable(edition));
     }
     Cover after = covers.of(before, design);
+    String run = typing(edit, before.design());
+    if (!run.isEmpty()) {
+      begin(before, after);
+    }
     String what = EditSentence.of(edit, before.design(), before.unit());
-    revisions.add(edition, design, what, typing(edit, before.design()));
+    revisions.add(edition, design, what, run);
     return new Changed(before, after, Optional.of(what), Optional.empty());
+  }
+
+  /** While the change is kept, the pictures are made that it shows otherwise. */
+  private void begin(Cover before, Cover after) {
+    Set<Pixels.Stored> known =
+        before.art().stream()
+            .flatMap(a -> a.parts().stream())
+            .flatMap(Artwork.Part::pictures)
+            .collect(Collectors.toSet());
+    after.art().stream()
+        .flatMap(a -> a.parts().stream())
+        .flatMap(Artwork.Part::pictures)
+        .filter(p -> !known.contains(p) && !p.treating().isNone())
+        .forEach(p -> pictures.ahead(p.picture().sha(), p.treating()));
   }
 
   /**

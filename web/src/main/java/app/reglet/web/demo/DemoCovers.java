@@ -127,7 +127,7 @@ final class DemoCovers {
         "width",
         wrap.sheet().width().toMm() + " mm");
     c.set("colour", "#1d5163");
-    for (int i = 0; i < 9; i++) {
+    for (int i = 0; i < 7; i++) {
       double w = 150 - i * 14 + (i % 2) * 18;
       c.put(
           "shape:rectangle",
@@ -165,11 +165,11 @@ final class DemoCovers {
         12.5,
         sand);
     c.set("align", "LEFT");
-    c.words("title:", "spine", box(1.5, 14, 7, 120), "oswald-semibold", 11, ink);
+    c.words("title:", "spine", box(1.5, 14, 7, 150), "oswald-semibold", 17, ink);
     c.set("letters", "CAPITALS", "direction", "DOWN", "align", "LEFT", "vertical", "MIDDLE");
     c.words("blurb:", "back", box(24, 40, 150, 70), "playfair-display", 20, ink);
     c.set("fit", "SIZE", "align", "LEFT", "vertical", "TOP", "leading", "1.4");
-    c.words("imprint:", "back", box(24, 268, 80, 8), "work-sans-semibold", 12, sand);
+    c.words("imprint:", "back", box(24, 264, 100, 9), "work-sans-semibold", 17, sand);
     c.set("align", "LEFT");
     c.put("ornament:lighthouse", "front-flap", 36, 40, 32, 46);
     c.set("ink.0.colour", ink, "ink.1.colour", red);

@@ -136,6 +136,17 @@ public class DemoWorld {
         IMPRINT,
         "Eleven poems, one for each tide of a week without a boat.",
         "£5.00");
+    book.setFurther(
+        new Further(
+            "",
+            "",
+            "“She leaves out everything the sea would say anyway.” – The Causeway Review",
+            "Oona Tarrant keeps the tide tables of Ouse Hythe.",
+            "",
+            "",
+            "en",
+            Map.of()),
+        "");
     compose(
         shelf.edition(
             book,
@@ -253,6 +264,17 @@ public class DemoWorld {
         IMPRINT,
         "Written home along the salt road in a hand that runs the other way, and bound as they were read.",
         "£13.50");
+    book.setFurther(
+        new Further(
+            "",
+            "",
+            "“A correspondence in which only the salt never changes hands.” – The Hythe Lantern",
+            "Ilan Marrow carried the post along the salt road for nine winters.",
+            "",
+            "",
+            "en",
+            Map.of()),
+        "");
     compose(
         shelf.edition(
             book,

@@ -29,6 +29,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
 import javax.imageio.ImageIO;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -45,7 +47,9 @@ public class PictureStore {
   /** Decoded pictures for the screen that are at hand: 13 MB each at most. */
   private static final int DECODED = 4;
 
-  private static final int QUICK_PIXELS = 720;
+  private static final int QUICK_PIXELS = 600;
+
+  private static final int MOST_AHEAD = 8;
 
   /** As many as a palette begins with. */
   private static final int COLOURS = 6;
@@ -59,6 +63,8 @@ public class PictureStore {
 
   /** What is known of pictures that were asked for: of one sum it never changes. */
   private final Map<String, Picture> found = new ConcurrentHashMap<>();
+
+  private final Map<String, CompletableFuture<byte[]>> ahead = new ConcurrentHashMap<>();
 
   private final Map<String, Tones> tones = new ConcurrentHashMap<>();
 
@@ -210,7 +216,30 @@ public class PictureStore {
    * @param quick small and soon there, for as long as somebody tries
    */
   public byte[] treated(String sha, Treating treating, boolean quick) {
+    CompletableFuture<byte[]> begun = quick ? ahead.remove(sha + treating.word()) : null;
+    if (begun != null) {
+      try {
+        return begun.join();
+      } catch (CompletionException e) {
+        // what was wrong is told below, if it still is
+      }
+    }
     return ScreenPicture.treated(decoded(sha, quick), treating);
+  }
+
+  /**
+   * Begins with a quick picture that a page will ask for when it has its answer, so that both are
+   * made at once.
+   */
+  public void ahead(String sha, Treating treating) {
+    if (ahead.size() >= MOST_AHEAD) {
+      ahead.clear(); // nobody asked for them
+    }
+    ahead.computeIfAbsent(
+        sha + treating.word(),
+        k ->
+            CompletableFuture.supplyAsync(
+                () -> ScreenPicture.treated(decoded(sha, true), treating)));
   }
 
   /** A picture's pixels as they are drawn at the size of a screen, treated; as they are stored. */
