@@ -26,12 +26,15 @@ import javax.imageio.ImageIO;
  * <p>{@code ./reglet harness treatment [steps]}
  */
 public final class TreatmentHarness {
-  /** From the input event to the second frame after the other picture is there. */
+  /**
+   * From the input event to the frame that is drawn with the other picture, and to the next one:
+   * somewhere between the two it is on the screen.
+   */
   private static final String STEP =
       "() => new Promise(done => { const f = document.getElementById('pic-brightness'); const from = performance.now();"
           + " const was = document.querySelector('#artwork image').getAttribute('href');"
           + " const look = () => { const i = document.querySelector('#artwork image'); if (i.getAttribute('href') !== was) {"
-          + " o.disconnect(); requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - from))); } };"
+          + " o.disconnect(); requestAnimationFrame(() => { const drawn = performance.now() - from; requestAnimationFrame(() => done([drawn, performance.now() - from])); }); } };"
           + " const o = new MutationObserver(look); o.observe(document.getElementById('artwork'), { childList: true, subtree: true, attributes: true });"
           + " f.value = Number(f.value) - 1; f.dispatchEvent(new Event('input', { bubbles: true })); })";
 
@@ -82,18 +85,23 @@ public final class TreatmentHarness {
   }
 
   private static void slider(Page page, int steps, String what) {
-    List<Double> ms = new ArrayList<>();
+    List<Double> drawn = new ArrayList<>();
+    List<Double> next = new ArrayList<>();
     for (int i = 0; i < steps; i++) {
-      ms.add(((Number) page.evaluate(STEP)).doubleValue());
+      List<?> ms = (List<?>) page.evaluate(STEP);
+      drawn.add(((Number) ms.get(0)).doubleValue());
+      next.add(((Number) ms.get(1)).doubleValue());
     }
-    ms.sort(null);
+    drawn.sort(null);
+    next.sort(null);
     System.out.printf(
         Locale.ROOT,
-        "a step of a slider on %s, from event to frame: median %.0f ms, least %.0f, most %.0f (target 100)%n",
+        "a step of a slider on %s, from event to its frame: median %.0f ms, least %.0f, most %.0f; to the frame after: median %.0f (target 100)%n",
         what,
-        ms.get(steps / 2),
-        ms.get(0),
-        ms.get(steps - 1));
+        drawn.get(steps / 2),
+        drawn.get(0),
+        drawn.get(steps - 1),
+        next.get(steps / 2));
   }
 
   /** From the opening of the leaf until every layout is seen, with one dress after the other. */
