@@ -36,6 +36,9 @@ public record Carry(Book book, Proportions proportions) {
    * @param to the outside it is to be on
    */
   public Design of(Design design, Wrap from, Wrap to) {
+    if (from.equals(to)) {
+      return design;
+    }
     boolean turned = from.spec().turn() != to.spec().turn() && from.panels().size() > 1;
     Design facing = turned ? new Mirror(book).of(design) : design;
     Wrap begun =
@@ -63,7 +66,8 @@ public record Carry(Book book, Proportions proportions) {
     }
     Optional<Anchors> hung = new Rehanging(sheets).of(piece.anchors(), was.get());
     if (hung.isEmpty()) {
-      return piece; // it hangs on what is not there: set aside, as it is
+      Piece aside = piece.withAnchors(new Rehanging(sheets).aside(piece.anchors(), was.get()));
+      return aside.anchors().on(sheets.to()).isPresent() ? aside.hidden(true) : aside;
     }
     Optional<PanelKind> home = sheets.home(was.get());
     if (home.filter(h -> h == PanelKind.SPINE).isPresent()

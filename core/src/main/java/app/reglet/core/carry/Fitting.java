@@ -37,6 +37,7 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     if (keepsProportion()) {
       box = inProportion(box);
     }
+    box = atLeast(box);
     box = home.isPresent() ? centred(box, home.get()) : box;
     if (home.isPresent() && staysSafe()) {
       box = isTurned() ? safelyTurned(box, home.get()) : safe(box, home.get());
@@ -216,16 +217,21 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     return !from.isLessThan(start.minus(TOUCHING)) && !to.isMoreThan(end.plus(TOUCHING));
   }
 
+  /** Moved inside, where it has room there; else cut, from both sides alike where it is central. */
   private static Span.Range inside(Span.Range r, Length start, Length end, boolean central) {
     Length before = start.minus(r.from()).max(Length.ZERO);
     Length after = r.to().minus(end).max(Length.ZERO);
     if (central) {
-      before = before.max(after);
-      after = before;
+      Length cut = before.max(after);
+      Length from = r.from().plus(cut);
+      Length to = r.to().minus(cut);
+      return to.isLessThan(from) ? new Span.Range(start, end) : new Span.Range(from, to);
     }
-    Length from = r.from().plus(before);
-    Length to = r.to().minus(after);
-    return to.isLessThan(from) ? new Span.Range(start, end) : new Span.Range(from, to);
+    if (r.length().isMoreThan(end.minus(start))) {
+      return new Span.Range(start, end);
+    }
+    Length by = before.minus(after);
+    return new Span.Range(r.from().plus(by), r.to().plus(by));
   }
 
   /** In a box's own proportion inside another, about that one's middle. */
@@ -254,6 +260,9 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
       return box;
     }
     Box area = isAt.get();
+    if (keepsProportion()) {
+      return above(box, area, home);
+    }
     Length above = area.top().minus(AIR).minus(box.top());
     if (!above.isLessThan(box.height().half())) {
       return new Box(box.left(), box.top(), box.width(), above);
@@ -266,6 +275,11 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     if (!after.isLessThan(box.width().half())) {
       return new Box(area.right().plus(AIR), box.top(), after, box.height());
     }
+    return above(box, area, home);
+  }
+
+  /** Moved up until it ends above an area, where the safe zone has room for that. */
+  private Box above(Box box, Box area, PanelKind home) {
     Length top = area.top().minus(AIR).minus(box.height());
     Length highest = sheets.to().panel(home).map(p -> p.safe().top()).orElse(top);
     return top.isLessThan(highest) ? box : new Box(box.left(), top, box.width(), box.height());

@@ -155,11 +155,15 @@ record Mirror(Book book) {
         p.treatment().withShade(new Treatment.Shade(side, shade.amount(), shade.reach())));
   }
 
-  /** Ranged to the other side, but for prose that is read from the left as before. */
+  /**
+   * Ranged to the other side, but for prose that is read from the left as before, and for what runs
+   * up or down.
+   */
   private Words words(Words w) {
     boolean prose = w.fact() == null ? w.text().length() > PROSE : w.fact().isProse();
-    boolean stays = prose && !isRightToLeft(w.on(book).text());
     Setting s = w.setting();
+    boolean upright = s.direction() != Setting.Direction.LEVEL;
+    boolean stays = upright || prose && !isRightToLeft(w.on(book).text());
     Setting.Align align =
         switch (s.align()) {
           case LEFT -> stays ? Setting.Align.LEFT : Setting.Align.RIGHT;

@@ -89,6 +89,14 @@ record Rehanging(Sheets sheets) {
         .flatMap(x -> span(homed.down(), false, home).map(y -> new Anchors(x, y)));
   }
 
+  /**
+   * How a piece hangs that is set aside: where it is, by the panel that the other sheet lacks, so
+   * that it is there again on a sheet that has that panel.
+   */
+  Anchors aside(Anchors anchors, Box was) {
+    return sheets.home(was).map(h -> homed(anchors, was, h)).orElse(anchors);
+  }
+
   /** What hangs on the whole sheet across, and lies on one panel, hung on that. */
   private Anchors homed(Anchors anchors, Box was, PanelKind home) {
     Span across = anchors.across();

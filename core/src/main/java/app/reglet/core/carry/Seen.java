@@ -38,9 +38,11 @@ public record Seen(Wrap wrap, Composition side, List<Laid> laid, List<Finding> f
     return piece.anchors().on(wrap).orElseThrow();
   }
 
-  /** The panel a box lies on most; a hinge goes with its board. */
+  /**
+   * The panel a box lies on alone, but for its bleed; empty for several. A hinge is its board's.
+   */
   Optional<PanelKind> panel(Box box) {
-    return wrap.panelUnder(box).map(p -> p.kind().board());
+    return Sheets.home(wrap, box);
   }
 
   /** A box from the corner of a panel, or of the trimmed cover where it lies on none. */

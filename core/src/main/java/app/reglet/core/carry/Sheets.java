@@ -56,8 +56,12 @@ record Sheets(Wrap from, Wrap to) {
 
   /** The panel that a box lies on alone, but for what is in the bleed; empty for several. */
   Optional<PanelKind> home(Box box) {
-    Optional<Panel> under = from.panelUnder(box);
-    return under
+    return home(from, box);
+  }
+
+  /** The same on any sheet. */
+  static Optional<PanelKind> home(Wrap wrap, Box box) {
+    return wrap.panelUnder(box)
         .filter(
             p ->
                 !box.left().isLessThan(p.art().left().minus(SLACK))

@@ -243,7 +243,12 @@ public class Revisions {
     return editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
   }
 
-  static void expect(EditionEntity edition, int base) {
+  /**
+   * Sees that a change made on this revision could be stored now.
+   *
+   * @throws Conflict when another window has changed the design since
+   */
+  public static void expect(EditionEntity edition, int base) {
     if (edition.getRevision() != base) {
       throw new Conflict(
           "This cover was changed in another window (it is at revision "

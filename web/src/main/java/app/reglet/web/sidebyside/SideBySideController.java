@@ -170,6 +170,7 @@ public class SideBySideController {
     Column by = column(sort);
     boolean down = way.equals("down");
     List<Line> lines = lines(cover);
+    model.addAttribute("carries", cover.wrap().isPresent() && e.getRevision() > 0);
     model.addAttribute("lines", lines.stream().sorted(order(by, down)).toList());
     model.addAttribute("columns", Column.values());
     model.addAttribute("sort", by);

@@ -142,6 +142,11 @@ public class Covers {
     return cover;
   }
 
+  /** A measured edition with a design that is not in force, laid on the wrap and checked. */
+  public Cover proposed(Measured m, Design design) {
+    return of(m, design, Optional.empty());
+  }
+
   /** Keeps what was drawn of the design that is in force now. */
   public void keep(Cover drawn) {
     Cover cover = drawn.outer().orElse(drawn);

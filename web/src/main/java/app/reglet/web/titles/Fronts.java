@@ -81,6 +81,16 @@ public class Fronts {
         k -> picture(cover, sheet, SHEET_WIDTH, pictures::shown));
   }
 
+  /**
+   * The whole sheet of a cover that is not in force.
+   *
+   * @param name of what it is: the same name is the same cover
+   */
+  public byte[] sheet(Cover cover, String name) {
+    return kept.computeIfAbsent(
+        name, k -> picture(cover, cover.sheet().sheetBox(), SHEET_WIDTH, pictures::shown));
+  }
+
   private static byte[] picture(
       Cover cover, Box part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
     try {

@@ -1,0 +1,223 @@
+package app.reglet.web.carry;
+
+import app.reglet.core.carry.FateText;
+import app.reglet.core.carry.Report;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.web.shell.Viewer;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.Fronts;
+import app.reglet.web.titles.MeasureLine;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A cover carried to another edition: looked at first, then made; and what became of it. */
+@Controller
+public class CarryController {
+  /** Room for both pictures, CSS pixels. */
+  private static final long WIDE = 1120;
+
+  private final Covers covers;
+  private final Carrying carrying;
+  private final Fronts fronts;
+  private final Editions editions;
+
+  CarryController(Covers covers, Carrying carrying, Fronts fronts, Editions editions) {
+    this.covers = covers;
+    this.carrying = carrying;
+    this.fronts = fronts;
+    this.editions = editions;
+  }
+
+  /**
+   * A piece in the report.
+   *
+   * @param change what became of it, in a word for the eye
+   */
+  public record Line(String piece, String name, String side, String change, String said) {}
+
+  private static List<Line> lines(List<Report> reports, Cover after) {
+    List<Line> lines = new ArrayList<>();
+    for (int i = 0; i < reports.size(); i++) {
+      FateText text = new FateText(after.sheet(), unit(after));
+      String side = i == 0 ? "" : "inside";
+      reports
+          .get(i)
+          .fates()
+          .forEach(
+              f ->
+                  lines.add(
+                      new Line(
+                          f.piece(),
+                          f.name(),
+                          side,
+                          f.found().isEmpty()
+                              ? f.changes().stream().sorted().findFirst().orElseThrow().name()
+                              : "UNFIT",
+                          text.of(f))));
+    }
+    return lines;
+  }
+
+  private static Unit unit(Cover cover) {
+    return cover.house().isInPixels() ? Unit.PX : cover.unit();
+  }
+
+  /** Widths of two sheets as pictures beside each other: to one scale, a screen's as high. */
+  private static long[] widths(Cover before, Cover after) {
+    Size a = before.sheet().sheet();
+    Size b = after.sheet().sheet();
+    boolean screen = before.house().isInPixels() || after.house().isInPixels();
+    double share =
+        screen
+            ? a.width().toMm() / a.height().toMm() * b.height().toMm() / b.width().toMm()
+            : a.width().toMm() / b.width().toMm();
+    long first = Math.round(WIDE * share / (1 + share));
+    return new long[] {first, WIDE - first};
+  }
+
+  private static void report(Model model, List<Report> reports, Cover before, Cover after) {
+    model.addAttribute("widths", widths(before, after));
+    FateText text = new FateText(after.sheet(), unit(after));
+    model.addAttribute("lines", lines(reports, after));
+    model.addAttribute("said", text.line(reports.get(0)));
+    model.addAttribute(
+        "whole", reports.stream().flatMap(r -> text.of(r.found()).stream()).toList());
+    model.addAttribute("after", after);
+  }
+
+  private static Target target(String house, String binding, String trim, String turn) {
+    return new Target(house, binding, trim, turn);
+  }
+
+  /** What a cover would come to. */
+  @GetMapping("/editions/{id}/carry")
+  String page(
+      @PathVariable Long id,
+      @RequestParam(defaultValue = "") String house,
+      @RequestParam(defaultValue = "") String binding,
+      @RequestParam(defaultValue = "") String trim,
+      @RequestParam(defaultValue = "") String turn,
+      Viewer viewer,
+      Model model) {
+    if (house.isBlank() || binding.isBlank()) {
+      return "redirect:/editions/" + id + "/side-by-side";
+    }
+    Cover cover = covers.of(id, viewer);
+    Carrying.Proposal p = carrying.proposed(cover, target(house, binding, trim, turn), viewer);
+    model.addAttribute("cover", cover);
+    model.addAttribute("place", "docket");
+    model.addAttribute("view", "side-by-side");
+    model.addAttribute("line", MeasureLine.of(cover));
+    report(model, p.reports(covers), cover, p.cover());
+    model.addAttribute("row", p.row());
+    model.addAttribute("spec", p.cover().edition().specification().orElseThrow());
+    model.addAttribute("target", target(house, binding, trim, turn));
+    model.addAttribute(
+        "trims",
+        Target.trims(p.row()).stream().map(t -> Target.said(t, p.row(), cover.unit())).toList());
+    model.addAttribute(
+        "trimChosen",
+        IntStream.range(0, Target.trims(p.row()).size())
+            .filter(i -> Target.trims(p.row()).get(i).equals(p.cover().edition().getTrim()))
+            .findFirst()
+            .orElse(0));
+    model.addAttribute(
+        "unmet", p.row().unmet().stream().map(f -> f.sentence(cover.unit())).toList());
+    model.addAttribute("there", there(cover, p.cover().edition()));
+    model.addAttribute("before", "/editions/" + id + "/sheet?v=" + Fronts.key(cover.edition()));
+    return "carry";
+  }
+
+  /** The editions of the title that there are at that house in that binding. */
+  private List<EditionEntity> there(Cover cover, EditionEntity proposed) {
+    return editions.findAllByOrderByIdAsc().stream()
+        .filter(e -> e.getBook().getId().equals(cover.edition().getBook().getId()))
+        .filter(e -> !e.getId().equals(cover.edition().getId()))
+        .filter(
+            e ->
+                e.getHouseId().equals(proposed.getHouseId())
+                    && e.getBinding() == proposed.getBinding())
+        .toList();
+  }
+
+  /** The sheet that it would come to, as a picture. */
+  @GetMapping("/editions/{id}/carry/sheet")
+  ResponseEntity<byte[]> sheet(
+      @PathVariable Long id,
+      @RequestParam String house,
+      @RequestParam String binding,
+      @RequestParam(defaultValue = "") String trim,
+      @RequestParam(defaultValue = "") String turn,
+      Viewer viewer) {
+    Target target = target(house, binding, trim, turn);
+    Cover cover = covers.of(id, viewer);
+    Cover carried = carrying.proposed(cover, target, viewer).cover();
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePrivate())
+        .body(fronts.sheet(carried, Fronts.key(cover.edition()) + " to " + target.key()));
+  }
+
+  /** Carries it: to a new edition, or onto one that there is. */
+  @PostMapping("/editions/{id}/carry")
+  String carry(
+      @PathVariable Long id,
+      @RequestParam String house,
+      @RequestParam String binding,
+      @RequestParam(defaultValue = "") String trim,
+      @RequestParam(defaultValue = "") String turn,
+      @RequestParam Optional<Long> onto,
+      @RequestParam(defaultValue = "0") int base,
+      Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
+    if (onto.isPresent()) {
+      carrying.onto(cover, onto.get(), base, viewer);
+      return "redirect:/editions/" + onto.get() + "/carried";
+    }
+    Long made = carrying.make(cover, target(house, binding, trim, turn), viewer);
+    return "redirect:/editions/" + made + "/carried";
+  }
+
+  /** What became of a carried cover. */
+  @GetMapping("/editions/{id}/carried")
+  String carried(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
+    Optional<CarriedEntity> origin = carrying.origin(cover.edition());
+    model.addAttribute("cover", cover);
+    model.addAttribute("place", "docket");
+    model.addAttribute("view", "carried");
+    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("origin", origin.orElse(null));
+    if (origin.isPresent() && cover.wrap().isPresent()) {
+      Cover from = covers.of(origin.get().getOriginId(), viewer);
+      model.addAttribute("from", from);
+      report(model, carrying.sinceOrigin(cover, origin.get(), viewer), from, cover);
+      model.addAttribute(
+          "before",
+          "/editions/"
+              + from.edition().getId()
+              + "/revisions/"
+              + origin.get().getOriginRevision()
+              + "/sheet?v="
+              + Fronts.facts(from.edition()));
+      model.addAttribute("now", "/editions/" + id + "/sheet?v=" + Fronts.key(cover.edition()));
+    }
+    return "carried";
+  }
+}

@@ -1,0 +1,215 @@
+package app.reglet.web.carry;
+
+import app.reglet.core.Refusal;
+import app.reglet.core.book.Specification;
+import app.reglet.core.carry.Carry;
+import app.reglet.core.carry.Report;
+import app.reglet.core.carry.Seen;
+import app.reglet.core.compare.SideBySide;
+import app.reglet.core.design.Design;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.web.bench.Revisions;
+import app.reglet.web.houses.Houses;
+import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.shell.Viewer;
+import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.Measured;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Carries covers to other editions of their titles. */
+@Service
+public class Carrying {
+  private final Covers covers;
+  private final Editions editions;
+  private final Houses houses;
+  private final Revisions revisions;
+  private final PictureStore pictures;
+  private final CarriedRows rows;
+  private final Clock clock;
+
+  Carrying(
+      Covers covers,
+      Editions editions,
+      Houses houses,
+      Revisions revisions,
+      PictureStore pictures,
+      CarriedRows rows,
+      Clock clock) {
+    this.covers = covers;
+    this.editions = editions;
+    this.houses = houses;
+    this.revisions = revisions;
+    this.pictures = pictures;
+    this.rows = rows;
+    this.clock = clock;
+  }
+
+  /**
+   * A cover carried, and not yet kept.
+   *
+   * @param origin the cover it comes from
+   * @param row the house and the binding, and what of the facts they do not take
+   * @param cover what it comes to
+   */
+  public record Proposal(Cover origin, SideBySide.Row row, Cover cover) {
+    /** What became of each side. */
+    public List<Report> reports(Covers covers) {
+      return Carrying.reports(origin, cover, covers);
+    }
+  }
+
+  /** What became of the outside, and of the inside where both have one that somebody composed. */
+  static List<Report> reports(Cover before, Cover after, Covers covers) {
+    List<Report> all = new ArrayList<>();
+    all.add(Report.of(seen(before), seen(after)));
+    boolean inside =
+        before.isTwoSided()
+            && after.isTwoSided()
+            && !(before.hasBareInside() && after.hasBareInside());
+    if (inside) {
+      all.add(Report.of(seen(covers.turned(before)), seen(covers.turned(after))));
+    }
+    return all;
+  }
+
+  private static Seen seen(Cover cover) {
+    return new Seen(
+        cover.sheet(),
+        cover.composition(),
+        cover.art().map(a -> a.laid()).orElseGet(List::of),
+        cover.findings());
+  }
+
+  /** Every house and binding that a cover could be carried to. */
+  public List<SideBySide.Row> rows(Cover cover) {
+    EditionEntity e = cover.edition();
+    if (e.getPages() == null) {
+      throw new Refusal("Give a page count on the docket first; then a cover can be carried.");
+    }
+    return SideBySide.of(
+        e.specification(e.getPages()),
+        cover.house().stocks().stream().filter(s -> s.id().equals(e.getStock())).findFirst(),
+        houses.all(),
+        cover.unit());
+  }
+
+  /**
+   * A cover carried as somebody asks for it.
+   *
+   * @throws Refusal when it can't be measured there, or its origin can't
+   */
+  public Proposal proposed(Cover origin, Target target, Viewer viewer) {
+    SideBySide.Row row =
+        rows(origin).stream()
+            .filter(target::isOf)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "This house does not offer that binding any more: choose another side by side."));
+    Specification spec = target.spec(row);
+    EditionEntity e = edition(origin, target, spec);
+    return new Proposal(origin, row, on(origin, e, viewer));
+  }
+
+  private EditionEntity edition(Cover origin, Target target, Specification spec) {
+    return new EditionEntity(
+        origin.edition().getBook(),
+        target.house(),
+        houses.version(target.house()),
+        spec,
+        clock.instant());
+  }
+
+  private Cover on(Cover origin, EditionEntity edition, Viewer viewer) {
+    Wrap from = origin.sheet();
+    Measured measured = covers.measured(edition, viewer);
+    Wrap to =
+        measured
+            .wrap()
+            .orElseThrow(
+                () ->
+                    measured
+                        .why()
+                        .orElseGet(() -> new Refusal("That edition can't be measured yet.")));
+    return covers.proposed(measured, carried(origin, origin.design(), from, to));
+  }
+
+  private Design carried(Cover origin, Design design, Wrap from, Wrap to) {
+    return new Carry(origin.book(), this::proportion).of(design, from, to);
+  }
+
+  private OptionalDouble proportion(String sha) {
+    return pictures
+        .find(sha)
+        .map(p -> OptionalDouble.of((double) p.width() / p.height()))
+        .orElseGet(OptionalDouble::empty);
+  }
+
+  /**
+   * Makes the edition: its facts and its design, both or neither.
+   *
+   * @return its id
+   */
+  @Transactional
+  public Long make(Cover origin, Target target, Viewer viewer) {
+    Proposal p = proposed(origin, target, viewer);
+    EditionEntity made = editions.saveAndFlush(p.cover().edition());
+    keep(origin, made, p.cover().design());
+    return made.getId();
+  }
+
+  /** Carries a cover onto an edition that there is; undo on its bench takes it back. */
+  @Transactional
+  public void onto(Cover origin, Long id, int base, Viewer viewer) {
+    EditionEntity edition = covers.edition(id);
+    Revisions.expect(edition, base);
+    if (!edition.getBook().getId().equals(origin.edition().getBook().getId())
+        || id.equals(origin.edition().getId())) {
+      throw new Refusal("A cover is carried to another edition of the same title.");
+    }
+    keep(origin, edition, on(origin, edition, viewer).design());
+  }
+
+  private void keep(Cover origin, EditionEntity edition, Design design) {
+    EditionEntity from = origin.edition();
+    String what = "Carried from " + from.getBinding().title() + ", " + origin.house().name();
+    revisions.add(edition, design, what);
+    rows.save(
+        new CarriedEntity(
+            edition.getId(),
+            from.getId(),
+            from.getRevision(),
+            edition.getRevision(),
+            clock.instant()));
+  }
+
+  /** Where an edition was carried from; empty when it was not, or that is taken away. */
+  public Optional<CarriedEntity> origin(EditionEntity edition) {
+    return rows.findById(edition.getId())
+        .filter(
+            c ->
+                editions
+                    .findById(c.getOriginId())
+                    .filter(o -> o.getTakenAway() == null)
+                    .isPresent());
+  }
+
+  /** What became of a carried cover's pieces since. */
+  public List<Report> sinceOrigin(Cover cover, CarriedEntity carried, Viewer viewer) {
+    Cover origin = covers.of(carried.getOriginId(), viewer);
+    Cover then =
+        covers.proposed(
+            origin.measured(), revisions.at(origin.edition(), carried.getOriginRevision()));
+    return reports(then, cover, covers);
+  }
+}
