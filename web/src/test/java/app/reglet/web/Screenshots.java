@@ -36,6 +36,7 @@ public class Screenshots {
     shot("docket-jacket", "/editions/5/docket");
     shot("what-if", "/editions/4/what-if");
     shot("side-by-side", "/editions/1/side-by-side");
+    shot("carry", "/editions/2/carry?house=dunlin-casebinders&binding=dust-jacket");
     page.navigate("/editions/6/templates");
     page.locator("#sizes table").waitFor();
     shot("templates");
@@ -107,11 +108,7 @@ public class Screenshots {
       page.locator("#version-name").fill("Before the band");
       page.locator("#version-note").fill("The first proof was made of this one.");
       page.locator(".name-version button").click();
-      page.navigate(reglet.address() + "/editions/1/bench");
-      new Desk(page).layout("Axis");
       shot("history", reglet.address() + "/editions/1/history");
-      page.getByText("Set beside what is now").click();
-      shot("versions");
     }
   }
 }

@@ -39,10 +39,11 @@ public record Carry(Book book, Proportions proportions) {
     if (from.equals(to)) {
       return design;
     }
-    boolean turned = from.spec().turn() != to.spec().turn() && from.panels().size() > 1;
-    Design facing = turned ? new Mirror(book).of(design) : design;
+    Design facing = facing(design, from, to);
     Wrap begun =
-        turned ? Measuring.measure(from.spec().withTurn(to.spec().turn()), from.house()) : from;
+        turns(from, to)
+            ? Measuring.measure(from.spec().withTurn(to.spec().turn()), from.house())
+            : from;
     Composition outside = side(facing.outside(), new Sheets(begun, to));
     Optional<Wrap> insideFrom = FilePages.inside(begun);
     Optional<Wrap> insideTo = FilePages.inside(to);
@@ -52,6 +53,15 @@ public record Carry(Book book, Proportions proportions) {
             : facing.inside();
     Design carried = new Design(design.palette(), outside, inside);
     return new FlapWords(to, book).on(carried);
+  }
+
+  private static boolean turns(Wrap from, Wrap to) {
+    return from.spec().turn() != to.spec().turn() && from.panels().size() > 1;
+  }
+
+  /** The design as it is, but mirrored where the pages of the other cover turn the other way. */
+  public Design facing(Design design, Wrap from, Wrap to) {
+    return turns(from, to) ? new Mirror(book).of(design) : design;
   }
 
   private Composition side(Composition side, Sheets sheets) {

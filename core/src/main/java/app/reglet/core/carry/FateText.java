@@ -49,7 +49,7 @@ public record FateText(Wrap to, Unit unit) {
               + named(fate.before().orElseThrow().panel())
               + " to the "
               + named(fate.after().orElseThrow().panel()));
-    } else if (fate.is(Fate.Change.MOVED) && fate.before().isPresent()) {
+    } else if (fate.is(Fate.Change.MOVED) && fate.after().orElseThrow().panel().isPresent()) {
       moved(fate).ifPresent(parts::add);
     }
     if (fate.is(Fate.Change.SCALED)) {

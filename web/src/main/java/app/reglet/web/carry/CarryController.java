@@ -194,6 +194,14 @@ public class CarryController {
     return "redirect:/editions/" + made + "/carried";
   }
 
+  /** Puts one piece back as its origin has it. */
+  @PostMapping("/editions/{id}/carried/{piece}/back")
+  String back(
+      @PathVariable Long id, @PathVariable String piece, @RequestParam int base, Viewer viewer) {
+    carrying.back(id, base, piece, viewer);
+    return "redirect:/editions/" + id + "/carried";
+  }
+
   /** What became of a carried cover. */
   @GetMapping("/editions/{id}/carried")
   String carried(@PathVariable Long id, Viewer viewer, Model model) {

@@ -6,7 +6,9 @@ import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Report;
 import app.reglet.core.carry.Seen;
 import app.reglet.core.compare.SideBySide;
+import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
+import app.reglet.core.design.Piece;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
@@ -19,7 +21,9 @@ import app.reglet.web.titles.Editions;
 import app.reglet.web.titles.Measured;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
@@ -211,5 +215,54 @@ public class Carrying {
         covers.proposed(
             origin.measured(), revisions.at(origin.edition(), carried.getOriginRevision()));
     return reports(then, cover, covers);
+  }
+
+  /**
+   * Puts one piece back as its origin has it, in size and place, words and all; one that is new
+   * here is taken off.
+   */
+  @Transactional
+  public void back(Long id, int base, String piece, Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
+    Revisions.expect(cover.edition(), base);
+    CarriedEntity carried =
+        origin(cover.edition())
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "This cover was not carried from another, or that was taken away: there is nothing to go back to."));
+    Cover origin = covers.of(carried.getOriginId(), viewer);
+    Design then =
+        new Carry(origin.book(), this::proportion)
+            .facing(
+                revisions.at(origin.edition(), carried.getOriginRevision()),
+                origin.sheet(),
+                cover.sheet());
+    Design now = cover.design();
+    Piece was = then.piece(piece).orElse(null);
+    Piece is = now.piece(piece).orElse(null);
+    if (was == null && is == null) {
+      throw new Refusal("There is no such piece on this cover or on its origin: reload the page.");
+    }
+    Design back =
+        was == null
+            ? now.changed(now.sideOf(piece), c -> c.without(List.of(piece)))
+            : is == null
+                ? now.changed(then.sideOf(piece), c -> c.plus(was))
+                : now.changed(piece, p -> was);
+    Design whole = back.withPalette(both(now.palette(), then.palette()));
+    if (!whole.equals(now)) {
+      String name = was == null ? is.name() : was.name();
+      revisions.add(
+          cover.edition(), whole, was == null ? name + " taken off" : name + " as at its origin");
+    }
+  }
+
+  /** What both name, the first's where they differ. */
+  private static Map<String, Colour.Solid> both(
+      Map<String, Colour.Solid> first, Map<String, Colour.Solid> second) {
+    Map<String, Colour.Solid> all = new LinkedHashMap<>(second);
+    all.putAll(first);
+    return all;
   }
 }

@@ -1,0 +1,207 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.reglet.web.harness.Web;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** A cover carried to another edition, by mouse, on the real pages. */
+public class CarryTest {
+  private static Desk composed(String title) {
+    return Desk.atBench(title, "The first paragraph.\nAnd what follows it.").layout("Ledger");
+  }
+
+  private static void carry(Desk desk, String to) {
+    desk.page.navigate("/editions/" + desk.id() + "/side-by-side");
+    desk.page
+        .getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName("Carry the cover to " + to).setExact(true))
+        .click();
+    desk.page.waitForURL("**/carry?**");
+  }
+
+  private static String said(Desk desk, String piece) {
+    return desk.page.locator("tr[data-piece='" + piece + "'] td").first().innerText();
+  }
+
+  /** The words of a piece as it is drawn. */
+  private static String words(Desk desk, String piece) {
+    return (String)
+        desk.page.evaluate(
+            "p => [...document.querySelectorAll(`#artwork [data-piece='${p}'] [data-text]`)].map(g => g.dataset.text).join(' ')",
+            piece);
+  }
+
+  private static void pictures(Desk desk) {
+    desk.page.waitForFunction(
+        "() => [...document.querySelectorAll('.to-scale img')].length === 2 && [...document.querySelectorAll('.to-scale img')].every(i => i.complete && i.naturalWidth > 300)");
+  }
+
+  private static void make(Desk desk) {
+    desk.page.locator("#carry-make").click();
+    desk.page.waitForURL(Pattern.compile(".*/editions/\\d+/carried"));
+  }
+
+  @Test
+  public void aJacketIsLookedAtMadeAndTakenBackWithOneUndo() {
+    Desk desk = composed("To a jacket");
+    carry(desk, "Dust jacket, Dunlin Casebinders");
+    pictures(desk);
+    assertThat(desk.page.locator("#carry-said")).containsText("2 new");
+    assertThat(said(desk, "front-flap-head")).isEqualTo("New, on the front flap.");
+    assertThat(said(desk, "blurb")).contains("says a part of what it said");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    String origin = desk.id();
+    make(desk);
+    assertThat(desk.id()).isNotEqualTo(origin);
+    pictures(desk);
+    assertThat(desk.page.locator("h1")).hasText("Carried from Perfect bound, Gannet & Gauge");
+    assertThat(said(desk, "front-flap-head")).isEqualTo("New, on the front flap.");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page
+        .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Go on on the bench"))
+        .click();
+    desk.page.locator("#sheet").waitFor();
+    assertThat(words(desk, "front-flap-prose")).contains("And what follows it.");
+    assertThat(words(desk, "blurb")).contains("The first paragraph.").doesNotContain("follows");
+    int pieces = desk.page.locator("#artwork > [data-piece]").count();
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#artwork > [data-piece]")).hasCount(1);
+    desk.does(() -> desk.page.locator("#redo").click());
+    assertThat(desk.page.locator("#artwork > [data-piece]")).hasCount(pieces);
+    desk.page.close();
+  }
+
+  @Test
+  public void aMirrorEditionInAnotherTrimHasItsFrontOnTheLeft() {
+    Desk desk = composed("Mirrored");
+    double[] was = desk.box("title");
+    carry(desk, "Perfect bound, Osier Row Printing Works");
+    desk.page.locator("#carry-turn").selectOption("rtl");
+    desk.page.locator("#carry-trim").selectOption("0");
+    String trim = desk.page.locator("#carry-trim option[value='0']").innerText();
+    desk.page
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show").setExact(true))
+        .click();
+    assertThat(desk.page.locator("#carry-turn")).hasValue("rtl");
+    assertThat(desk.page.locator("#carry-trim")).hasValue("0");
+    pictures(desk);
+    make(desk);
+    desk.bench();
+    Hands h = new Hands.OfMouse(desk);
+    double[] front = h.panel("front");
+    assertThat(front[0]).isLessThan(h.panel("spine")[0]);
+    double[] is = desk.box("title");
+    assertThat(is[0]).isBetween(front[0], front[0] + front[2]);
+    // in the middle of the trimmed front, as it was
+    assertThat(is[2] / is[3] / (was[2] / was[3])).isBetween(0.8, 1.25);
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+    assertThat(trim).isNotEmpty();
+    assertThat(desk.page.locator("#trim")).not().hasValue("");
+    desk.page.close();
+  }
+
+  @Test
+  public void onePieceIsPutBackAloneAndANewOneTakenOff() {
+    Desk desk = composed("One alone");
+    double[] was = desk.box("title");
+    carry(desk, "Dust jacket, Dunlin Casebinders");
+    make(desk);
+    assertThat(said(desk, "title")).contains("type");
+    button(desk, "As at its origin: Title").click();
+    assertThat(desk.page.locator("tr[data-piece=title] td").first()).not().containsText("type ");
+    button(desk, "Take off: Front flap head").click();
+    assertThat(desk.page.locator("tr[data-piece=front-flap-head]")).hasCount(0);
+    desk.bench();
+    double[] is = desk.box("title");
+    assertThat(is[3]).isCloseTo(was[3], within(1e-6));
+    assertThat(desk.page.locator("#artwork [data-piece=front-flap-head]")).hasCount(0);
+    assertThat(desk.page.locator("#artwork [data-piece=front-flap-prose]")).hasCount(1);
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#artwork [data-piece=front-flap-head]")).hasCount(1);
+    desk.page.close();
+  }
+
+  private static Locator button(Desk desk, String name) {
+    return desk.page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  @Test
+  public void aCoverIsPutOnAnEditionThatThereIsAndUndoTakesItBack() {
+    Desk desk = composed("Onto another");
+    String origin = desk.id();
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    make(desk);
+    String made = desk.id();
+    desk.page.navigate("/editions/" + origin + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    Hands h = new Hands.OfMouse(desk);
+    h.choose("title");
+    h.type("#b-colour", "#aa3311");
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    desk.page
+        .getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions()
+                .setName(Pattern.compile("Put it on the edition there is.*")))
+        .click();
+    desk.page.waitForURL("**/editions/" + made + "/carried");
+    desk.bench();
+    assertThat(desk.page.locator("#artwork [data-piece=title] [fill='#aa3311']").first())
+        .isAttached();
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#artwork [data-piece=title] [fill='#aa3311']")).hasCount(0);
+    assertThat(desk.page.locator("#artwork [data-piece=title]")).hasCount(1);
+    desk.page.close();
+  }
+
+  @Test
+  public void whatCantBeCarriedGetsASentence() throws IOException {
+    Desk desk = composed("Refused");
+    Web web = new Web(Live.reglet().address());
+    String at = "/editions/" + desk.id() + "/carry";
+    String jacket = "?house=dunlin-casebinders&binding=dust-jacket";
+    Map<String, String> wrong =
+        Map.of(
+            "?house=nowhere&binding=dust-jacket",
+            "does not offer that binding any more",
+            "?house=dunlin-casebinders&binding=none",
+            "does not offer that binding any more",
+            jacket + "&trim=99",
+            "“99” is none of the trims here",
+            jacket + "&trim=x",
+            "“x” is none of the trims here",
+            jacket + "&turn=up",
+            "Pages turn “ltr” or “rtl”; this is “up”");
+    for (Map.Entry<String, String> e : wrong.entrySet()) {
+      var answer = web.get(at + e.getKey());
+      assertThat(answer.status()).as(e.getKey()).isEqualTo(400);
+      assertThat(answer.body()).contains(e.getValue());
+    }
+    var other =
+        web.post(
+            at,
+            List.of(
+                Map.entry("house", "dunlin-casebinders"),
+                Map.entry("binding", "dust-jacket"),
+                Map.entry("onto", "1"),
+                Map.entry("base", "2")),
+            false);
+    assertThat(other.status()).isEqualTo(400);
+    assertThat(other.body()).contains("another edition of the same title");
+    assertThat(web.get("/editions/" + desk.id() + "/carried").body())
+        .contains("was not carried from another edition");
+    desk.page.close();
+  }
+}
