@@ -132,6 +132,79 @@ public class CarryTest {
     desk.page.close();
   }
 
+  /** On a bench: a piece in another colour. */
+  private static void colour(Desk desk, String edition, String piece, String colour) {
+    desk.page.navigate("/editions/" + edition + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    Hands h = new Hands.OfMouse(desk);
+    h.choose(piece);
+    h.type("#b-colour", colour);
+  }
+
+  private static List<String> offers(Desk desk) {
+    return desk.page.locator("#offers label").allInnerTexts().stream().map(String::strip).toList();
+  }
+
+  private static Locator filled(Desk desk, String piece, String colour) {
+    return desk.page.locator("#artwork [data-piece='" + piece + "'] [fill='" + colour + "']");
+  }
+
+  @Test
+  public void whatTheOriginChangesIsOfferedSeenAndTakenButNeverOverOnesOwn() {
+    Desk desk = composed("Kept together");
+    String origin = desk.id();
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    make(desk);
+    String made = desk.id();
+    assertThat(desk.page.locator("#offers")).hasCount(0);
+    colour(desk, made, "author", "#115533");
+    colour(desk, origin, "title", "#aa3311");
+    colour(desk, origin, "author", "#222266");
+
+    // the origin's bench says who can take it, when it is opened
+    desk.page.navigate("/editions/" + origin + "/bench");
+    assertThat(desk.page.locator("#kin")).hasText("1 edition can take what changed here");
+    desk.page.locator("#kin a").click();
+    assertThat(desk.page.locator("#followers tbody td")).hasText("1 to take, 1 its own");
+    assertThat(Live.violations(desk.page)).isEmpty();
+
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(offers(desk)).containsExactlyInAnyOrder("Title: colour", "Author: colour");
+    assertThat(desk.page.locator("#offers label:has-text('Title') input")).isChecked();
+    assertThat(desk.page.locator("#offers label:has-text('Author') input")).not().isChecked();
+    desk.page.waitForFunction("() => document.getElementById('offered').naturalWidth > 300");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    button(desk, "Take what is ticked").click();
+    assertThat(offersLocator(desk)).hasCount(1);
+    assertThat(offers(desk)).containsExactly("Author: colour");
+    desk.bench();
+    assertThat(filled(desk, "title", "#aa3311").first()).isAttached();
+    assertThat(filled(desk, "author", "#115533").first()).isAttached();
+    // what was taken is followed further: it is not the cover's own
+    colour(desk, origin, "title", "#3311aa");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(desk.page.locator("#offers label:has-text('Title') input")).isChecked();
+    // refused for good
+    desk.page.locator("#offers label:has-text('Title') input").uncheck();
+    desk.page.locator("#offers label:has-text('Author') input").check();
+    button(desk, "Never offer it again").click();
+    assertThat(offersLocator(desk)).hasCount(1);
+    colour(desk, origin, "author", "#662222");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(offers(desk)).containsExactly("Title: colour");
+    button(desk, "Take what is ticked").click();
+    assertThat(offersLocator(desk)).hasCount(0);
+    desk.bench();
+    assertThat(filled(desk, "title", "#3311aa").first()).isAttached();
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(filled(desk, "title", "#aa3311").first()).isAttached();
+    desk.page.close();
+  }
+
+  private static Locator offersLocator(Desk desk) {
+    return desk.page.locator("#offers label");
+  }
+
   private static Locator button(Desk desk, String name) {
     return desk.page.getByRole(
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

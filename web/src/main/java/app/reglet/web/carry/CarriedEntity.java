@@ -5,6 +5,9 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Where a cover was carried from. */
 @Entity
@@ -21,6 +24,7 @@ public class CarriedEntity {
   private int originRevision;
 
   private int revision;
+  private String bases = "";
   private Instant made;
 
   protected CarriedEntity() {}
@@ -50,6 +54,29 @@ public class CarriedEntity {
   /** The revision of its own design that came of it. */
   public int getRevision() {
     return revision;
+  }
+
+  /**
+   * The revisions of the origin that single things are compared with; 0 for what is never offered
+   * again. All else is compared with {@link #getOriginRevision()}.
+   */
+  public Map<String, Integer> bases() {
+    Map<String, Integer> all = new LinkedHashMap<>();
+    bases
+        .lines()
+        .map(l -> l.split("\t", 2))
+        .filter(l -> l.length == 2)
+        .forEach(l -> all.put(l[0], Integer.parseInt(l[1])));
+    return all;
+  }
+
+  /** Compared from now on with another revision of its origin, but for some things. */
+  void follow(int originsRevision, Map<String, Integer> except) {
+    originRevision = originsRevision;
+    bases =
+        except.entrySet().stream()
+            .map(e -> e.getKey() + "\t" + e.getValue())
+            .collect(Collectors.joining("\n"));
   }
 
   public Instant getMade() {

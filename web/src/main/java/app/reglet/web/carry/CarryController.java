@@ -1,6 +1,7 @@
 package app.reglet.web.carry;
 
 import app.reglet.core.carry.FateText;
+import app.reglet.core.carry.Offer;
 import app.reglet.core.carry.Report;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -15,6 +16,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -34,10 +37,12 @@ public class CarryController {
 
   private final Covers covers;
   private final Carrying carrying;
+  private final Kin kin;
   private final Fronts fronts;
   private final Editions editions;
 
-  CarryController(Covers covers, Carrying carrying, Fronts fronts, Editions editions) {
+  CarryController(Covers covers, Carrying carrying, Kin kin, Fronts fronts, Editions editions) {
+    this.kin = kin;
     this.covers = covers;
     this.carrying = carrying;
     this.fronts = fronts;
@@ -51,10 +56,9 @@ public class CarryController {
    */
   public record Line(String piece, String name, String side, String change, String said) {}
 
-  private static List<Line> lines(List<Report> reports, Cover after) {
+  private static List<Line> lines(List<Report> reports, FateText text) {
     List<Line> lines = new ArrayList<>();
     for (int i = 0; i < reports.size(); i++) {
-      FateText text = new FateText(after.sheet(), unit(after));
       String side = i == 0 ? "" : "inside";
       reports
           .get(i)
@@ -74,8 +78,9 @@ public class CarryController {
     return lines;
   }
 
-  private static Unit unit(Cover cover) {
-    return cover.house().isInPixels() ? Unit.PX : cover.unit();
+  /** A screen's figures are pixels; else those of the page it is told on. */
+  private static Unit unit(Cover of, Cover page) {
+    return of.house().isInPixels() ? Unit.PX : page.unit() == Unit.PX ? of.unit() : page.unit();
   }
 
   /** Widths of two sheets as pictures beside each other: to one scale, a screen's as high. */
@@ -91,10 +96,16 @@ public class CarryController {
     return new long[] {first, WIDE - first};
   }
 
-  private static void report(Model model, List<Report> reports, Cover before, Cover after) {
+  /**
+   * @param page the cover whose page it is
+   */
+  private static void report(
+      Model model, List<Report> reports, Cover before, Cover after, Cover page) {
     model.addAttribute("widths", widths(before, after));
-    FateText text = new FateText(after.sheet(), unit(after));
-    model.addAttribute("lines", lines(reports, after));
+    Unit unit = unit(after, page);
+    FateText text = new FateText(after.sheet(), unit);
+    model.addAttribute("unit", unit);
+    model.addAttribute("lines", lines(reports, text));
     model.addAttribute("said", text.line(reports.get(0)));
     model.addAttribute(
         "whole", reports.stream().flatMap(r -> text.of(r.found()).stream()).toList());
@@ -124,7 +135,7 @@ public class CarryController {
     model.addAttribute("place", "docket");
     model.addAttribute("view", "side-by-side");
     model.addAttribute("line", MeasureLine.of(cover));
-    report(model, p.reports(covers), cover, p.cover());
+    report(model, p.reports(covers), cover, p.cover(), cover);
     model.addAttribute("row", p.row());
     model.addAttribute("spec", p.cover().edition().specification().orElseThrow());
     model.addAttribute("target", target(house, binding, trim, turn));
@@ -194,6 +205,51 @@ public class CarryController {
     return "redirect:/editions/" + made + "/carried";
   }
 
+  /** What a cover would be with all taken that is offered, but for what is its own. */
+  @GetMapping("/editions/{id}/carried/sheet")
+  ResponseEntity<byte[]> taking(@PathVariable Long id, Viewer viewer) {
+    Cover cover = covers.of(id, viewer);
+    Set<String> keys =
+        kin.offers(cover, viewer).stream()
+            .filter(o -> !o.own())
+            .map(Offer::key)
+            .collect(Collectors.toSet());
+    Cover taken = kin.taking(cover, keys, viewer);
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.noStore())
+        .body(
+            fronts.sheet(
+                taken, Fronts.key(cover.edition()) + " with " + taken.design().hashCode()));
+  }
+
+  /** Takes what the origin changed, or has it never offered again. */
+  @PostMapping("/editions/{id}/carried/take")
+  String take(
+      @PathVariable Long id,
+      @RequestParam int base,
+      @RequestParam(required = false) Set<String> key,
+      @RequestParam(defaultValue = "take") String act,
+      Viewer viewer) {
+    Set<String> keys = key == null ? Set.of() : key;
+    if (act.equals("never")) {
+      kin.refuse(id, keys, viewer);
+    } else {
+      kin.take(id, base, keys, viewer);
+    }
+    return "redirect:/editions/" + id + "/carried";
+  }
+
+  /** Which covers can take what was changed on this one, for its bench. */
+  @GetMapping("/editions/{id}/carried/kin")
+  String kin(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
+    model.addAttribute("cover", cover);
+    model.addAttribute("followers", kin.followers(cover, viewer));
+    model.addAttribute("offers", kin.offers(cover, viewer));
+    return "kin :: line";
+  }
+
   /** Puts one piece back as its origin has it. */
   @PostMapping("/editions/{id}/carried/{piece}/back")
   String back(
@@ -212,10 +268,12 @@ public class CarryController {
     model.addAttribute("view", "carried");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("origin", origin.orElse(null));
+    model.addAttribute("followers", kin.followers(cover, viewer));
+    model.addAttribute("offers", kin.offers(cover, viewer));
     if (origin.isPresent() && cover.wrap().isPresent()) {
       Cover from = covers.of(origin.get().getOriginId(), viewer);
       model.addAttribute("from", from);
-      report(model, carrying.sinceOrigin(cover, origin.get(), viewer), from, cover);
+      report(model, carrying.sinceOrigin(cover, origin.get(), viewer), from, cover, cover);
       model.addAttribute(
           "before",
           "/editions/"

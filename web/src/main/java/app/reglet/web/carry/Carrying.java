@@ -149,7 +149,12 @@ public class Carrying {
   }
 
   private Design carried(Cover origin, Design design, Wrap from, Wrap to) {
-    return new Carry(origin.book(), this::proportion).of(design, from, to);
+    return carry(origin).of(design, from, to);
+  }
+
+  /** What carries a cover's designs. */
+  Carry carry(Cover origin) {
+    return new Carry(origin.book(), this::proportion);
   }
 
   private OptionalDouble proportion(String sha) {
@@ -233,7 +238,7 @@ public class Carrying {
                         "This cover was not carried from another, or that was taken away: there is nothing to go back to."));
     Cover origin = covers.of(carried.getOriginId(), viewer);
     Design then =
-        new Carry(origin.book(), this::proportion)
+        carry(origin)
             .facing(
                 revisions.at(origin.edition(), carried.getOriginRevision()),
                 origin.sheet(),
