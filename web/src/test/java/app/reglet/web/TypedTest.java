@@ -210,9 +210,9 @@ public class TypedTest {
     assertThat(desk.page.locator("#w-text"))
         .hasValue("A *new* book\nThe **tide** of 5\\*6,\nand ***more*** salt");
     desk.page.locator("#w-text").fill("");
-    paste(desk.page, "<p>" + "salt and water ".repeat(140_000) + "</p>");
+    paste(desk.page, "<p>" + "salt and water ".repeat(40_000) + "</p>");
     assertThat(desk.page.locator("#message")).containsText("20,000");
-    assertThat((String) desk.page.locator("#w-text").inputValue()).hasSizeGreaterThan(1_900_000);
+    assertThat((String) desk.page.locator("#w-text").inputValue()).hasSizeGreaterThan(550_000);
   }
 
   private static void paste(Page page, String html) {
