@@ -12,8 +12,8 @@ import java.util.function.UnaryOperator;
 
 /**
  * What a piece shows, as large as the other sheet's panel asks for: type, strokes, corners, shadows
- * by the lesser ratio of the panel's sides. Small type keeps within sizes that are read in print; a
- * motif repeats at its own size.
+ * by the lesser ratio of the panel's sides. Small type keeps within sizes that are read in print,
+ * but for a front's, which goes with it; a motif repeats at its own size.
  */
 record Resetting(Sheets sheets) {
   /** Words up to this size are read, not seen from afar: common practice, no single source. */
@@ -73,7 +73,9 @@ record Resetting(Sheets sheets) {
               ? is.max(was.min(sheets.to().rules().spineType().leastSize()))
               : was.isMoreThan(READ)
                   ? is.max(was.min(LEAST))
-                  : is.max(was.min(READ_LEAST)).min(was.max(READ_MOST));
+                  : home == PanelKind.FRONT
+                      ? is.max(was.min(READ_LEAST))
+                      : is.max(was.min(READ_LEAST)).min(was.max(READ_MOST));
     }
     // figures a person would type
     return Length.of(bounded.in(Unit.PT, 1), Unit.PT);
