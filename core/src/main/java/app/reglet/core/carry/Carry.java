@@ -7,7 +7,6 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
-import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -52,7 +51,7 @@ public record Carry(Book book, Proportions proportions) {
             ? side(facing.inside(), new Sheets(insideFrom.get(), insideTo.get()))
             : facing.inside();
     Design carried = new Design(design.palette(), outside, inside);
-    return new FlapWords(to, book).on(carried);
+    return new FlapWords(from, to, book).on(carried);
   }
 
   private static boolean turns(Wrap from, Wrap to) {
@@ -128,10 +127,5 @@ public record Carry(Book book, Proportions proportions) {
   /** Whether a piece of a design is on a sheet at all: neither hidden nor hung on what it lacks. */
   public static boolean isThere(Piece piece, Wrap wrap) {
     return !piece.hidden() && piece.anchors().on(wrap).isPresent();
-  }
-
-  /** The side of a design that a sheet shows. */
-  static Composition shown(Design design, Wrap wrap) {
-    return design.side(PrintedSide.of(wrap));
   }
 }

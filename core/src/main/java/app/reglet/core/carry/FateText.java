@@ -22,6 +22,9 @@ public record FateText(Wrap to, Unit unit) {
   /** A piece in another size that goes less far is where it was on its panel. */
   private static final Length FAR = Length.mm("6");
 
+  /** As many pieces are named one by one. */
+  private static final int NAMED = 2;
+
   private static final double SAME_SHAPE = 0.005;
 
   /** A sentence: {@code Moved 3.2 mm right, 0.92 times the size; type 55 → 50.6 pt.} */
@@ -150,6 +153,39 @@ public record FateText(Wrap to, Unit unit) {
     long unfit = report.count(Fate.Change.UNFIT) + report.found().size();
     parts.add(unfit == 0 ? "nothing to look at that was not before" : unfit + " to look at");
     return all + (all == 1 ? " piece: " : " pieces: ") + String.join(", ", parts) + ".";
+  }
+
+  /**
+   * What a change of the facts did to the pieces, in a few words: {@code 7 pieces kept their
+   * places; “Spine title” 14 → 16 pt; nothing new to mend}.
+   */
+  public List<String> brief(Report report) {
+    List<String> said = new ArrayList<>();
+    long kept = report.count(Fate.Change.KEPT);
+    if (kept > 0) {
+      said.add(kept + (kept == 1 ? " piece kept its place" : " pieces kept their places"));
+    }
+    List<Fate> reset = report.fates().stream().filter(f -> f.is(Fate.Change.RESET)).toList();
+    if (reset.size() > NAMED) {
+      said.add(reset.size() + " set anew");
+    } else {
+      reset.forEach(
+          f ->
+              said.add(
+                  "“"
+                      + f.name()
+                      + "” "
+                      + points(f.before().orElseThrow())
+                      + " → "
+                      + points(f.after().orElseThrow())
+                      + " pt"));
+    }
+    count(report, Fate.Change.ADDED, "seen again", said);
+    count(report, Fate.Change.SET_ASIDE, "set aside", said);
+    long unfit =
+        report.fates().stream().mapToLong(f -> f.found().size()).sum() + report.found().size();
+    said.add(unfit == 0 ? "nothing new to mend" : unfit + " new to look at");
+    return said;
   }
 
   private static void count(Report r, Fate.Change change, String said, List<String> parts) {

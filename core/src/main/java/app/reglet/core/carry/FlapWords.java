@@ -27,9 +27,10 @@ import java.util.Optional;
  * the back flap the note about the author under the name, in the type and the colours of the words
  * on the back.
  *
+ * @param from the sheet it comes from: flaps that it had and that are bare are meant to be
  * @param wrap with the flaps
  */
-record FlapWords(Wrap wrap, Book book) {
+record FlapWords(Wrap from, Wrap wrap, Book book) {
   private static final Length LEAST_FLAP = Length.mm("40");
   private static final Length AIR = Length.mm("2");
   private static final Length PAD = Length.mm("3");
@@ -47,7 +48,7 @@ record FlapWords(Wrap wrap, Book book) {
     for (PanelKind flap : new PanelKind[] {PanelKind.FRONT_FLAP, PanelKind.BACK_FLAP}) {
       boolean room =
           wrap.panel(flap).filter(p -> !p.safe().width().isLessThan(LEAST_FLAP)).isPresent();
-      if (room && isEmpty(design.outside(), flap)) {
+      if (room && from.panel(flap).isEmpty() && isEmpty(design.outside(), flap)) {
         filled =
             flap == PanelKind.FRONT_FLAP
                 ? frontFlap(filled)

@@ -24,8 +24,8 @@ import java.util.Set;
  * @param mine the cover as it is
  */
 public record Following(Design base, Design theirs, Design mine) {
-  private static final String GROUND = "ground";
-  private static final String COLOUR = "palette:";
+  private static final String GROUND = Offer.GROUND;
+  private static final String COLOUR = Offer.COLOUR;
   private static final String ALL = "all";
 
   /** All that the origin changed and the cover is not alike in. */

@@ -1,5 +1,7 @@
 package app.reglet.core.carry;
 
+import java.util.Optional;
+
 /**
  * Something that an origin is in otherwise than when a cover was carried from it.
  *
@@ -8,4 +10,15 @@ package app.reglet.core.carry;
  * @param said in what: {@code colour}, {@code new piece}, {@code taken off}
  * @param own whether the cover has gone its own way in it: then it is told and not taken by itself
  */
-public record Offer(String key, String name, String said, boolean own) {}
+public record Offer(String key, String name, String said, boolean own) {
+  static final String GROUND = "ground";
+  static final String COLOUR = "palette:";
+
+  /** The id of the piece it is of; empty for the ground and for colours of the palette. */
+  public Optional<String> piece() {
+    int slash = key.lastIndexOf('/');
+    return key.startsWith(COLOUR) || slash < 0 || key.substring(0, slash).equals(GROUND)
+        ? Optional.empty()
+        : Optional.of(key.substring(0, slash));
+  }
+}

@@ -179,14 +179,16 @@ public record Treating(Treatment treatment, int dark, int light, List<Double> aw
   private void treat(BufferedImage from, BufferedImage to) {
     int w = from.getWidth();
     Pixel pixel = pixels();
+    PixelRow read = new PixelRow(from);
+    PixelRow written = new PixelRow(to);
     IntStream.range(0, from.getHeight())
         .parallel()
         .forEach(
             y -> {
               int[] row = new int[w];
-              from.getRGB(0, y, w, 1, row, 0, w);
+              read.read(y, row);
               pixel.row(row, y, from.getHeight());
-              to.setRGB(0, y, w, 1, row, 0, w);
+              written.write(y, row);
             });
   }
 

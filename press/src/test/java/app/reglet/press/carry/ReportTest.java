@@ -114,6 +114,19 @@ public class ReportTest {
     assertThat(new FateText(thin, Unit.IN).of(fate(report, "title"))).isEqualTo("As it was.");
   }
 
+  /** The same design on a thinner spine. */
+  @Test
+  public void aChangeOfTheFactsIsToldInAFewWords() {
+    Wrap thinner = Specimen.wrap(140);
+    Report report = Report.of(seen(ledger(), FROM), seen(ledger(), thinner));
+    List<String> said = new FateText(thinner, Unit.MM).brief(report);
+    assertThat(said).hasSize(4);
+    assertThat(said.get(0)).matches("\\d+ pieces kept their places");
+    assertThat(said.get(1)).matches("“Spine title” 22 → \\d+(\\.\\d)? pt");
+    assertThat(said.get(2)).matches("“Spine author” 22 → \\d+(\\.\\d)? pt");
+    assertThat(said.get(3)).isEqualTo("nothing new to mend");
+  }
+
   @Test
   public void wordsThatHaveNoRoomInTheNewSizeAreNamedWithTheirFinding() {
     Piece piece =

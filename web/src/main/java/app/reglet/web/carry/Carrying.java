@@ -74,23 +74,30 @@ public class Carrying {
   /** What became of the outside, and of the inside where both have one that somebody composed. */
   static List<Report> reports(Cover before, Cover after, Covers covers) {
     List<Report> all = new ArrayList<>();
-    all.add(Report.of(seen(before), seen(after)));
+    all.add(Report.of(drawn(before), drawn(after)));
     boolean inside =
         before.isTwoSided()
             && after.isTwoSided()
             && !(before.hasBareInside() && after.hasBareInside());
     if (inside) {
-      all.add(Report.of(seen(covers.turned(before)), seen(covers.turned(after))));
+      all.add(Report.of(drawn(covers.turned(before)), drawn(covers.turned(after))));
     }
     return all;
   }
 
-  private static Seen seen(Cover cover) {
+  private static Seen drawn(Cover cover) {
     return new Seen(
         cover.sheet(),
         cover.composition(),
         cover.art().map(a -> a.laid()).orElseGet(List::of),
         cover.findings());
+  }
+
+  /** A cover as it came out, where it was drawn and something is on it. */
+  public static Optional<Seen> seen(Cover cover) {
+    return cover.art().isPresent() && !cover.composition().pieces().isEmpty()
+        ? Optional.of(drawn(cover))
+        : Optional.empty();
   }
 
   /** Every house and binding that a cover could be carried to. */

@@ -5,6 +5,7 @@ import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Following;
 import app.reglet.core.carry.Offer;
 import app.reglet.core.design.Design;
+import app.reglet.core.wrap.Wrap;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.BrokenCover;
@@ -21,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,12 +67,25 @@ public class Kin {
     by.forEach(
         (revision, following) ->
             following.offers().stream()
+                .filter(o -> isSeen(o, following, cover.sheet()))
                 .filter(
                     o ->
                         bases.getOrDefault(o.key(), carried.getOriginRevision())
                             == revision.intValue())
                 .forEach(o -> offers.put(o, revision)));
     return new Since(origin, by, offers);
+  }
+
+  /** Whether an offer is of something that the cover shows, and not of what is set aside there. */
+  private static boolean isSeen(Offer offer, Following f, Wrap wrap) {
+    return offer
+        .piece()
+        .map(
+            id ->
+                Stream.of(f.theirs(), f.mine())
+                    .flatMap(d -> d.piece(id).stream())
+                    .anyMatch(p -> Carry.isThere(p, wrap)))
+        .orElse(true);
   }
 
   /** What a cover can take of its origin; nothing where it has none. */

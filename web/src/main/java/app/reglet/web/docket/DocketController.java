@@ -3,6 +3,9 @@ package app.reglet.web.docket;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.PageTurn;
+import app.reglet.core.carry.FateText;
+import app.reglet.core.carry.Report;
+import app.reglet.core.carry.Seen;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.compare.Spread;
 import app.reglet.core.design.FactsUsed;
@@ -22,16 +25,19 @@ import app.reglet.press.inspect.BlockFitText;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.Hyphenation;
+import app.reglet.web.carry.Carrying;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
+import app.reglet.web.titles.BrokenCover;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.MeasureLine;
 import java.io.IOException;
 import java.net.URI;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -90,6 +96,7 @@ public class DocketController {
       Model model) {
     EditionEntity edition = covers.edition(id);
     Optional<Wrap> before = covers.wrap(edition);
+    Optional<Seen> seen = seen(edition, viewer);
     String shape = shape(edition);
     Unit typedIn = viewer.unitFor(covers.sheet(edition));
     Map<String, String> problems = docket.save(id, form, typedIn);
@@ -97,7 +104,7 @@ public class DocketController {
       return "redirect:/editions/" + id + "/docket";
     }
     Cover after = covers.of(id, viewer);
-    fill(model, after, problems, changes(before, after));
+    fill(model, after, problems, changes(before, seen, after));
     model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);
     return "docket :: answer";
@@ -206,10 +213,26 @@ public class DocketController {
     return "redirect:/editions/" + id + "/docket";
   }
 
-  private static List<String> changes(Optional<Wrap> before, Cover after) {
-    return before
+  /** The cover as it is, where it can be drawn and something is on it. */
+  private Optional<Seen> seen(EditionEntity edition, Viewer viewer) {
+    try {
+      return Carrying.seen(covers.of(edition, viewer));
+    } catch (Refusal | BrokenCover e) {
+      return Optional.empty();
+    }
+  }
+
+  /** What changed on the sheet, and what became of the pieces on it. */
+  private static List<String> changes(Optional<Wrap> before, Optional<Seen> was, Cover after) {
+    List<String> said = new ArrayList<>();
+    before
         .flatMap(b -> after.wrap().map(a -> WrapChange.between(b, a, after.unit())))
-        .orElse(List.of());
+        .ifPresent(said::addAll);
+    Optional<Seen> is = Carrying.seen(after);
+    if (!said.isEmpty() && was.isPresent() && is.isPresent()) {
+      said.addAll(new FateText(after.sheet(), after.unit()).brief(Report.of(was.get(), is.get())));
+    }
+    return said;
   }
 
   private void fill(Model model, Cover cover, Map<String, String> problems, List<String> changes) {
