@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
-import app.reglet.core.book.Further;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Laid;
@@ -36,7 +35,6 @@ import app.reglet.press.pdf.PressFile;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -53,25 +51,7 @@ public class EverywhereTest {
         .toArray(Object[][]::new);
   }
 
-  /** With everything said that a layout has a place for. */
-  private static final Book BOOK =
-      new Book(
-          Specimen.BOOK.title(),
-          Specimen.BOOK.subtitle(),
-          Specimen.BOOK.author(),
-          Specimen.BOOK.imprint(),
-          Specimen.BOOK.blurb(),
-          Specimen.BOOK.isbn(),
-          Specimen.BOOK.price(),
-          new Further(
-              "Tales of the Long Shore",
-              "3",
-              "“Exact as a tide table.” – The Hythe Lantern",
-              "Maren Aldous keeps the lamp at Ouse Hythe.",
-              "",
-              "",
-              "",
-              Map.of()));
+  private static final Book BOOK = Specimen.FULL;
 
   private static Artwork composed(Design design, Wrap wrap) {
     return COMPOSER.compose(design, wrap, BOOK, Pictures.NONE);

@@ -2,6 +2,7 @@ package app.reglet.press;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
+import app.reglet.core.book.Further;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
@@ -33,6 +34,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
@@ -50,6 +52,26 @@ public final class Specimen {
               + "Fifty affluent officials offer difficult affidavits; she files them all.",
           Optional.of(Isbn.parse("9780306406157")),
           "£14.99");
+
+  /** With everything said that a layout has a place for. */
+  public static final Book FULL =
+      new Book(
+          BOOK.title(),
+          BOOK.subtitle(),
+          BOOK.author(),
+          BOOK.imprint(),
+          BOOK.blurb(),
+          BOOK.isbn(),
+          BOOK.price(),
+          new Further(
+              "Tales of the Long Shore",
+              "3",
+              "“Exact as a tide table.” – The Hythe Lantern",
+              "Maren Aldous keeps the lamp at Ouse Hythe.",
+              "",
+              "",
+              "",
+              Map.of()));
 
   private Specimen() {}
 

@@ -201,6 +201,22 @@ public class CarryTest {
     desk.page.close();
   }
 
+  @Test
+  public void whatAnEbookDoesNotShowIsNoOffer() {
+    Desk desk = composed("On a screen too");
+    String origin = desk.id();
+    carry(desk, "Ebook cover, Lantern Shelf");
+    make(desk);
+    String made = desk.id();
+    colour(desk, origin, "blurb", "#115533");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(desk.page.locator("#followers, #offers")).hasCount(0);
+    colour(desk, origin, "title", "#aa3311");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(offers(desk)).containsExactly("Title: colour");
+    desk.page.close();
+  }
+
   private static Locator offersLocator(Desk desk) {
     return desk.page.locator("#offers label");
   }
@@ -220,9 +236,15 @@ public class CarryTest {
     desk.page.navigate("/editions/" + origin + "/bench");
     desk.page.locator("#sheet").waitFor();
     Hands h = new Hands.OfMouse(desk);
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    String before = desk.page.locator("#carry-after").getAttribute("src");
+    desk.page.navigate("/editions/" + origin + "/bench");
+    desk.page.locator("#sheet").waitFor();
     h.choose("title");
     h.type("#b-colour", "#aa3311");
     carry(desk, "Case laminate, Dunlin Casebinders");
+    // the picture is of what is carried now, not one that a browser kept
+    assertThat(desk.page.locator("#carry-after").getAttribute("src")).isNotEqualTo(before);
     desk.page
         .getByRole(
             AriaRole.BUTTON,

@@ -41,7 +41,10 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     if (home.isPresent() && staysSafe()) {
       box = new Safely(sheets, piece, was, home.get(), keepsProportion()).box(box);
     }
-    return atLeast(keepsProportion() ? box : bled(box, home));
+    if (keepsProportion()) {
+      return atLeast(box);
+    }
+    return atLeast(bled(home.isPresent() ? edged(box, home.get()) : box, home));
   }
 
   /** Whether it would be another thing in another proportion. */
@@ -142,6 +145,28 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     return !a.minus(b).abs().isMoreThan(TOUCHING);
   }
 
+  /** On the panel's edges, folds among them, wherever it lay on them. */
+  private Box edged(Box box, PanelKind home) {
+    Box wasOn = trim(sheets.from(), home);
+    Box isOn = trim(sheets.to(), home);
+    Length left = near(was.left(), wasOn.left()) ? isOn.left() : box.left();
+    Length right = near(was.right(), wasOn.right()) ? isOn.right() : box.right();
+    Length top = near(was.top(), wasOn.top()) ? isOn.top() : box.top();
+    Length bottom = near(was.bottom(), wasOn.bottom()) ? isOn.bottom() : box.bottom();
+    return between(box, left, top, right, bottom);
+  }
+
+  /** A box of these edges; where they would cross, of those it had: it hangs far from its panel. */
+  private static Box between(Box box, Length left, Length top, Length right, Length bottom) {
+    boolean across = left.isLessThan(right);
+    boolean down = top.isLessThan(bottom);
+    return Box.between(
+        across ? left : box.left(),
+        down ? top : box.top(),
+        across ? right : box.right(),
+        down ? bottom : box.bottom());
+  }
+
   /**
    * To the sheet's edge wherever it reached the sheet's edge; where another panel lies there now, a
    * little over the fold: a colour that ends on a fold shows how far that drifts.
@@ -155,18 +180,24 @@ record Fitting(Sheets sheets, Piece piece, Box was) {
     Length right = box.right();
     Length bottom = box.bottom();
     if (!was.left().isMoreThan(wasSheet.left().plus(TOUCHING))) {
-      left = left.min(edges.left().minus(OVER_FOLD).max(sheet.left()));
+      left =
+          edges.left().isMoreThan(sheet.left())
+              ? edges.left().minus(OVER_FOLD)
+              : left.min(sheet.left());
     }
     if (!was.top().isMoreThan(wasSheet.top().plus(TOUCHING))) {
       top = top.min(sheet.top());
     }
     if (!was.right().isLessThan(wasSheet.right().minus(TOUCHING))) {
-      right = right.max(edges.right().plus(OVER_FOLD).min(sheet.right()));
+      right =
+          edges.right().isLessThan(sheet.right())
+              ? edges.right().plus(OVER_FOLD)
+              : right.max(sheet.right());
     }
     if (!was.bottom().isLessThan(wasSheet.bottom().minus(TOUCHING))) {
       bottom = bottom.max(sheet.bottom());
     }
-    return Box.between(left, top, right, bottom);
+    return between(box, left, top, right, bottom);
   }
 
   private static Box atLeast(Box box) {

@@ -118,22 +118,26 @@ public record Following(Design base, Design theirs, Design mine) {
 
   /** The cover with some of its offers taken; others than it has are without effect. */
   public Design taking(Collection<String> keys) {
+    List<String> taken = offers().stream().map(Offer::key).filter(keys::contains).toList();
+    if (taken.isEmpty()) {
+      return mine;
+    }
     Map<String, Colour.Solid> palette = new LinkedHashMap<>(mine.palette());
-    for (Offer o : offers()) {
-      if (keys.contains(o.key()) && o.key().startsWith(COLOUR)) {
-        String name = o.key().substring(COLOUR.length());
+    for (String key : taken) {
+      if (key.startsWith(COLOUR)) {
+        String name = key.substring(COLOUR.length());
         palette.put(name, theirs.palette().get(name));
       }
     }
     // what is taken may be in colours that the cover has not
     theirs.palette().forEach(palette::putIfAbsent);
-    Design taken = mine.withPalette(palette);
-    for (Offer o : offers()) {
-      if (keys.contains(o.key()) && !o.key().startsWith(COLOUR)) {
-        taken = taking(taken, o.key());
+    Design design = mine.withPalette(palette);
+    for (String key : taken) {
+      if (!key.startsWith(COLOUR)) {
+        design = taking(design, key);
       }
     }
-    return taken;
+    return design;
   }
 
   private Design taking(Design design, String key) {

@@ -128,4 +128,20 @@ public class FollowingTest {
     assertThat(keys(f.offers())).containsExactly("palette:Ink", "ground/outside");
     assertThat(f.taking(List.of("palette:Ink", "ground/outside"))).isEqualTo(theirs);
   }
+
+  @Test
+  public void nothingTakenChangesNothingAndAColourThatIsLackingComesAlong() {
+    Design theirs =
+        changed(
+            BASE.withPalette(
+                Map.of("Ink", new Colour.Rgb(0x102030), "Rust", new Colour.Rgb(0x903010))),
+            "title",
+            p ->
+                p.withContent(
+                    ((Words) p.content()).withPaint(Paint.of(new Colour.Swatch("Rust")))));
+    Following f = new Following(BASE, theirs, BASE);
+    assertThat(f.taking(List.of())).isEqualTo(BASE);
+    assertThat(f.taking(List.of("band-1/colour", "nothing"))).isEqualTo(BASE);
+    assertThat(f.taking(List.of("title/colour"))).isEqualTo(theirs);
+  }
 }

@@ -3,7 +3,6 @@ package app.reglet.press.carry;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.book.Book;
-import app.reglet.core.book.Further;
 import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Proportions;
 import app.reglet.core.check.Check;
@@ -24,7 +23,6 @@ import app.reglet.press.compose.Pictures;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -34,24 +32,17 @@ public class CarriedLayoutsTest {
   private static final Wrap FROM = Specimen.wrap(312);
   private static final Design GROUND = Specimen.on(Ground.plain(new Colour.Rgb(0xe9e2d0)));
 
+  /** Its blurb has a second paragraph, for a flap. */
   private static final Book BOOK =
       new Book(
-          Specimen.BOOK.title(),
-          Specimen.BOOK.subtitle(),
-          Specimen.BOOK.author(),
-          Specimen.BOOK.imprint(),
-          Specimen.BOOK.blurb() + "\nWhat the sea takes it enters in no book.",
-          Specimen.BOOK.isbn(),
-          Specimen.BOOK.price(),
-          new Further(
-              "Tales of the Long Shore",
-              "3",
-              "“Exact as a tide table.” – The Hythe Lantern",
-              "Maren Aldous keeps the lamp at Ouse Hythe.",
-              "",
-              "",
-              "",
-              Map.of()));
+          Specimen.FULL.title(),
+          Specimen.FULL.subtitle(),
+          Specimen.FULL.author(),
+          Specimen.FULL.imprint(),
+          Specimen.FULL.blurb() + "\nWhat the sea takes it enters in no book.",
+          Specimen.FULL.isbn(),
+          Specimen.FULL.price(),
+          Specimen.FULL.further());
 
   @DataProvider
   Object[][] layouts() {
@@ -64,7 +55,9 @@ public class CarriedLayoutsTest {
   public void aCarriedLayoutHasNothingToMend(StartingLayout layout) {
     Design design = layout.on(FROM, BOOK, GROUND, Dress.OWN);
     List<String> found = new ArrayList<>();
-    for (Wrap to : Everywhere.wraps(240)) {
+    List<Wrap> wraps = Everywhere.wraps(240);
+    assertThat(wraps.size()).isGreaterThan(80);
+    for (Wrap to : wraps) {
       Design carried = new Carry(BOOK, Proportions.UNKNOWN).of(design, FROM, to);
       Artwork art = COMPOSER.compose(carried, to, BOOK, Pictures.NONE);
       Check.run(new Subject(to, BOOK, art.laid())).stream()

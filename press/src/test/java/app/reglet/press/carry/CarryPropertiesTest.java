@@ -130,24 +130,30 @@ public class CarryPropertiesTest {
     };
   }
 
-  /** The pieces that are on both covers, with their boxes. */
-  private interface Look {
-    void at(Piece was, Box from, Piece is, Box to);
+  /** Something that is to hold of every piece that is on both covers. */
+  private interface Property {
+    /** Whether it was there to hold of this piece. */
+    boolean holds(Case c, Piece was, Box from, Piece is, Box to);
   }
 
-  private int each(Case c, Look look) {
+  /** A property of so many pieces at least. */
+  private void always(long seed, int least, Property property) {
+    Random r = new Random(seed);
     int seen = 0;
-    Design carried = c.carried();
-    for (Piece was : c.design().outside().pieces()) {
-      Piece is = carried.piece(was.id()).orElseThrow();
-      Optional<Box> from = was.anchors().on(c.from());
-      Optional<Box> to = is.anchors().on(c.to());
-      if (from.isPresent() && to.isPresent() && !is.hidden()) {
-        look.at(was, from.get(), is, to.get());
-        seen++;
+    for (int i = 0; i < ROUNDS; i++) {
+      Case c = random(r);
+      Design carried = c.carried();
+      for (Piece was : c.design().outside().pieces()) {
+        Piece is = carried.piece(was.id()).orElseThrow();
+        Optional<Box> from = was.anchors().on(c.from());
+        Optional<Box> to = is.anchors().on(c.to());
+        boolean there = from.isPresent() && to.isPresent() && !is.hidden();
+        if (there && property.holds(c, was, from.get(), is, to.get())) {
+          seen++;
+        }
       }
     }
-    return seen;
+    assertThat(seen).isGreaterThan(least);
   }
 
   private static String told(Case c, Piece p) {
@@ -193,107 +199,94 @@ public class CarryPropertiesTest {
 
   @Test
   public void whatWouldBeAnotherThingIsNeverStretched() {
-    Random r = new Random(2);
-    int[] seen = {0};
-    for (int i = 0; i < ROUNDS; i++) {
-      Case c = random(r);
-      each(
-          c,
-          (was, from, is, to) -> {
-            boolean form =
-                was.content() instanceof Content.Shape s
-                    && !(s.figure() instanceof Figure.Rectangle);
-            boolean masked =
-                was.content() instanceof Content.Picture && was.appearance().mask().isPresent();
-            boolean curved = was.content() instanceof Words w && w.curve() != null;
-            boolean turned = was.placement().angle() % 90 != 0;
-            // what is at least a millimetre can have no other proportion where it was thinner
-            boolean tiny = Math.min(to.width().toMm(), to.height().toMm()) < 1.001;
-            if ((form || masked || curved || turned) && !tiny) {
-              assertThat(to.width().toMm() / to.height().toMm())
-                  .as(told(c, was))
-                  .isCloseTo(
-                      from.width().toMm() / from.height().toMm(),
-                      within(0.01 * from.width().toMm() / from.height().toMm()));
-              seen[0]++;
-            }
-          });
-    }
-    assertThat(seen[0]).isGreaterThan(1000);
+    always(
+        2,
+        1000,
+        (c, was, from, is, to) -> {
+          boolean form =
+              was.content() instanceof Content.Shape s && !(s.figure() instanceof Figure.Rectangle);
+          boolean masked =
+              was.content() instanceof Content.Picture && was.appearance().mask().isPresent();
+          boolean curved = was.content() instanceof Words w && w.curve() != null;
+          boolean turned = was.placement().angle() % 90 != 0;
+          // what is at least a millimetre can have no other proportion where it was thinner
+          boolean tiny = Math.min(to.width().toMm(), to.height().toMm()) < 1.001;
+          if ((form || masked || curved || turned) && !tiny) {
+            assertThat(to.width().toMm() / to.height().toMm())
+                .as(told(c, was))
+                .isCloseTo(
+                    from.width().toMm() / from.height().toMm(),
+                    within(0.01 * from.width().toMm() / from.height().toMm()));
+            return true;
+          }
+          return false;
+        });
   }
 
   @Test
   public void whatWasInsideTheSafeZoneIsInside() {
-    Random r = new Random(3);
-    int[] seen = {0};
-    for (int i = 0; i < ROUNDS; i++) {
-      Case c = random(r);
-      each(
-          c,
-          (was, from, is, to) -> {
-            Optional<Panel> home = home(c.from(), from);
-            boolean held =
-                was.placement().angle() == 0
-                    && (was.content() instanceof Words
-                        || was.content() instanceof Content.Ornament
-                        || was.content() instanceof Content.Picture);
-            if (held
-                && home.isPresent()
-                && home.get().safe().contains(from, Length.mm("0.001"))
-                && c.to().panel(home.get().kind()).isPresent()) {
-              Box safe = c.to().panel(home.get().kind()).get().safe();
-              if (safe.width().toMm() < 1) {
-                return; // a piece is at least a millimetre wide
-              }
-              assertThat(safe.contains(to, Length.mm("0.02")))
-                  .as("in " + safe + " at " + to + " " + told(c, was))
-                  .isTrue();
-              seen[0]++;
+    always(
+        3,
+        1000,
+        (c, was, from, is, to) -> {
+          Optional<Panel> home = home(c.from(), from);
+          boolean held =
+              was.placement().angle() == 0
+                  && (was.content() instanceof Words
+                      || was.content() instanceof Content.Ornament
+                      || was.content() instanceof Content.Picture);
+          if (held
+              && home.isPresent()
+              && home.get().safe().contains(from, Length.mm("0.001"))
+              && c.to().panel(home.get().kind()).isPresent()) {
+            Box safe = c.to().panel(home.get().kind()).get().safe();
+            if (safe.width().toMm() < 1) {
+              return false; // a piece is at least a millimetre wide
             }
-          });
-    }
-    assertThat(seen[0]).isGreaterThan(1000);
+            assertThat(safe.contains(to, Length.mm("0.02")))
+                .as("in " + safe + " at " + to + " " + told(c, was))
+                .isTrue();
+            return true;
+          }
+          return false;
+        });
   }
 
   @Test
   public void whatReachedTheSheetsEdgeStillDoes() {
-    Random r = new Random(4);
-    int[] seen = {0};
-    for (int i = 0; i < ROUNDS; i++) {
-      Case c = random(r);
-      Box a = c.from().sheetBox();
-      Box b = c.to().sheetBox();
-      each(
-          c,
-          (was, from, is, to) -> {
-            if (was.placement().angle() != 0
-                || !(was.content() instanceof Content.Picture
-                    || was.content() instanceof Content.Shape s
-                        && s.figure() instanceof Figure.Rectangle)
-                || was.appearance().mask().isPresent()) {
-              return;
-            }
-            if (!from.bottom().isLessThan(a.bottom())) {
-              assertThat(to.bottom().isLessThan(b.bottom())).as(told(c, was)).isFalse();
-              seen[0]++;
-            }
-            if (c.from().panels().size() == 1 && !turnsSame(c)) {
-              return; // a screen has no spine's side to be mirrored
-            }
-            boolean onSheetsRight = !from.right().isLessThan(a.right());
-            boolean samePanelLast =
-                home(c.from(), from)
-                    .map(p -> last(c.to(), turnsSame(c)).kind() == p.kind())
-                    .orElse(false);
-            if (onSheetsRight && samePanelLast) {
-              double edge = turnsSame(c) ? to.right().toMm() : -to.left().toMm();
-              double sheet = turnsSame(c) ? b.right().toMm() : -b.left().toMm();
-              assertThat(edge).as(told(c, was)).isGreaterThanOrEqualTo(sheet - 0.01);
-              seen[0]++;
-            }
-          });
-    }
-    assertThat(seen[0]).isGreaterThan(500);
+    always(
+        4,
+        500,
+        (c, was, from, is, to) -> {
+          Box a = c.from().sheetBox();
+          Box b = c.to().sheetBox();
+          if (was.placement().angle() != 0
+              || !(was.content() instanceof Content.Picture
+                  || was.content() instanceof Content.Shape s
+                      && s.figure() instanceof Figure.Rectangle)
+              || was.appearance().mask().isPresent()) {
+            return false;
+          }
+          boolean seen = !from.bottom().isLessThan(a.bottom());
+          if (seen) {
+            assertThat(to.bottom().isLessThan(b.bottom())).as(told(c, was)).isFalse();
+          }
+          if (c.from().panels().size() == 1 && !turnsSame(c)) {
+            return seen; // a screen has no spine's side to be mirrored
+          }
+          boolean onSheetsRight = !from.right().isLessThan(a.right());
+          boolean samePanelLast =
+              home(c.from(), from)
+                  .map(p -> last(c.to(), turnsSame(c)).kind() == p.kind())
+                  .orElse(false);
+          if (onSheetsRight && samePanelLast) {
+            double edge = turnsSame(c) ? to.right().toMm() : -to.left().toMm();
+            double sheet = turnsSame(c) ? b.right().toMm() : -b.left().toMm();
+            assertThat(edge).as(told(c, was)).isGreaterThanOrEqualTo(sheet - 0.01);
+            return true;
+          }
+          return seen;
+        });
   }
 
   private static Panel last(Wrap wrap, boolean right) {
@@ -306,33 +299,29 @@ public class CarryPropertiesTest {
 
   @Test
   public void whatWasInTheMiddleIsInTheMiddle() {
-    Random r = new Random(5);
-    int[] seen = {0};
-    for (int i = 0; i < ROUNDS; i++) {
-      Case c = random(r);
-      each(
-          c,
-          (was, from, is, to) -> {
-            Optional<Panel> home = home(c.from(), from);
-            Optional<Panel> there = home.flatMap(h -> c.to().panel(h.kind()));
-            boolean central =
-                home.isPresent()
-                    && !from.centreX()
-                        .minus(home.get().trim().centreX())
-                        .abs()
-                        .isMoreThan(Length.mm("0.005"));
-            boolean reaches =
-                !from.left().isMoreThan(c.from().sheetBox().left())
-                    || !from.right().isLessThan(c.from().sheetBox().right());
-            if (central && !reaches && there.isPresent()) {
-              assertThat(to.centreX().toMm())
-                  .as(told(c, was))
-                  .isCloseTo(there.get().trim().centreX().toMm(), within(0.01));
-              seen[0]++;
-            }
-          });
-    }
-    assertThat(seen[0]).isGreaterThan(500);
+    always(
+        5,
+        500,
+        (c, was, from, is, to) -> {
+          Optional<Panel> home = home(c.from(), from);
+          Optional<Panel> there = home.flatMap(h -> c.to().panel(h.kind()));
+          boolean central =
+              home.isPresent()
+                  && !from.centreX()
+                      .minus(home.get().trim().centreX())
+                      .abs()
+                      .isMoreThan(Length.mm("0.005"));
+          boolean reaches =
+              !from.left().isMoreThan(c.from().sheetBox().left())
+                  || !from.right().isLessThan(c.from().sheetBox().right());
+          if (central && !reaches && there.isPresent()) {
+            assertThat(to.centreX().toMm())
+                .as(told(c, was))
+                .isCloseTo(there.get().trim().centreX().toMm(), within(0.01));
+            return true;
+          }
+          return false;
+        });
   }
 
   @Test

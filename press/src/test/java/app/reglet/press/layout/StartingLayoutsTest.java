@@ -6,7 +6,6 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.Flaps;
-import app.reglet.core.book.Further;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.check.Check;
@@ -52,7 +51,6 @@ import java.awt.image.BufferedImage;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
@@ -76,15 +74,7 @@ public class StartingLayoutsTest {
         Specimen.BOOK.blurb(),
         Specimen.BOOK.isbn(),
         "£14.99",
-        new Further(
-            "Tales of the Long Shore",
-            "3",
-            "“Exact as a tide table.” – The Hythe Lantern",
-            "Maren Aldous keeps the lamp at Ouse Hythe.",
-            "",
-            "",
-            "",
-            Map.of()));
+        Specimen.FULL.further());
   }
 
   @DataProvider

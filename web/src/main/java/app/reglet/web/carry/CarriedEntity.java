@@ -13,6 +13,9 @@ import java.util.stream.Collectors;
 @Entity
 @Table(name = "carried")
 public class CarriedEntity {
+  /** No revision: a cover that nobody has composed is at 0. */
+  static final int NEVER = -1;
+
   @Id
   @Column(name = "edition_id")
   private Long editionId;
@@ -57,8 +60,8 @@ public class CarriedEntity {
   }
 
   /**
-   * The revisions of the origin that single things are compared with; 0 for what is never offered
-   * again. All else is compared with {@link #getOriginRevision()}.
+   * The revisions of the origin that single things are compared with; {@link #NEVER} for what is
+   * never offered again. All else is compared with {@link #getOriginRevision()}.
    */
   public Map<String, Integer> bases() {
     Map<String, Integer> all = new LinkedHashMap<>();

@@ -152,7 +152,13 @@ public class CarryController {
         "unmet", p.row().unmet().stream().map(f -> f.sentence(cover.unit())).toList());
     model.addAttribute("there", there(cover, p.cover().edition()));
     model.addAttribute("before", "/editions/" + id + "/sheet?v=" + Fronts.key(cover.edition()));
+    model.addAttribute("version", version(cover, p.cover()));
     return "carry";
+  }
+
+  /** What the picture of a carried cover depends on besides where to. */
+  private static String version(Cover origin, Cover carried) {
+    return Fronts.key(origin.edition()) + "." + carried.edition().getHouseVersion();
   }
 
   /** The editions of the title that there are at that house in that binding. */
@@ -182,7 +188,7 @@ public class CarryController {
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePrivate())
-        .body(fronts.sheet(carried, Fronts.key(cover.edition()) + " to " + target.key()));
+        .body(fronts.sheet(carried, version(cover, carried) + " to " + target.key()));
   }
 
   /** Carries it: to a new edition, or onto one that there is. */

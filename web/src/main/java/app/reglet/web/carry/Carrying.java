@@ -199,7 +199,9 @@ public class Carrying {
   private void keep(Cover origin, EditionEntity edition, Design design) {
     EditionEntity from = origin.edition();
     String what = "Carried from " + from.getBinding().title() + ", " + origin.house().name();
-    revisions.add(edition, design, what);
+    if (!design.equals(revisions.current(edition))) {
+      revisions.add(edition, design, what);
+    }
     rows.save(
         new CarriedEntity(
             edition.getId(),
@@ -256,18 +258,20 @@ public class Carrying {
     if (was == null && is == null) {
       throw new Refusal("There is no such piece on this cover or on its origin: reload the page.");
     }
+    if (is != null && is.equals(was)) {
+      return;
+    }
+    // the piece may be in colours that are not here any more
+    Design coloured = now.withPalette(both(now.palette(), then.palette()));
     Design back =
         was == null
             ? now.changed(now.sideOf(piece), c -> c.without(List.of(piece)))
             : is == null
-                ? now.changed(then.sideOf(piece), c -> c.plus(was))
-                : now.changed(piece, p -> was);
-    Design whole = back.withPalette(both(now.palette(), then.palette()));
-    if (!whole.equals(now)) {
-      String name = was == null ? is.name() : was.name();
-      revisions.add(
-          cover.edition(), whole, was == null ? name + " taken off" : name + " as at its origin");
-    }
+                ? coloured.changed(then.sideOf(piece), c -> c.plus(was))
+                : coloured.changed(piece, p -> was);
+    String name = was == null ? is.name() : was.name();
+    revisions.add(
+        cover.edition(), back, was == null ? name + " taken off" : name + " as at its origin");
   }
 
   /** What both name, the first's where they differ. */

@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Covers of one title that were carried from each other, and what they can take of each other. */
 @Service
 public class Kin {
-  private static final int NEVER = 0;
+  private static final int NEVER = CarriedEntity.NEVER;
 
   private final Covers covers;
   private final Carrying carrying;

@@ -1,0 +1,150 @@
+package app.reglet.press.carry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.core.book.Binding;
+import app.reglet.core.book.Fact;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
+import app.reglet.core.carry.Carry;
+import app.reglet.core.carry.Proportions;
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Focus;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Setting;
+import app.reglet.core.design.Treatment;
+import app.reglet.core.design.Treatment.Shade;
+import app.reglet.core.design.Words;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
+import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.Measuring;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.Specimen;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+/** What single pieces become where a cover is carried. */
+public class CarryRulesTest {
+  private static final Wrap PAPERBACK = wrap("gannet-and-gauge", Binding.PERFECT_BOUND, "5 x 8");
+  private static final Wrap JACKET = wrap("dunlin-casebinders", Binding.DUST_JACKET, "8 x 10");
+
+  private static Wrap wrap(String house, Binding binding, String trim) {
+    return Measuring.measure(
+        Specification.of(binding, Size.parse(trim, Unit.IN), 312, "cream", "black", PageTurn.LTR),
+        Specimen.house(house));
+  }
+
+  private static Design design(Piece... pieces) {
+    return new Design(
+        Map.of(), new Composition(Ground.plain(Colour.WHITE), List.of(pieces)), Composition.BLANK);
+  }
+
+  private static Piece words(String id, PanelKind panel, Fact fact, String points) {
+    return new Piece(
+        id,
+        id,
+        Anchors.fromTop(Region.safe(panel), Length.mm("20"), Length.mm("40")),
+        Words.of(fact, "", "spectral", Length.pt(points), Colour.BLACK));
+  }
+
+  private static Design carried(Design design, Wrap from, Wrap to) {
+    return new Carry(Specimen.FULL, Proportions.UNKNOWN).of(design, from, to);
+  }
+
+  private static double points(Design design, String id) {
+    return ((Words) design.piece(id).orElseThrow().content()).type().size().toPoints();
+  }
+
+  @Test
+  public void proseStaysOfASizeThatIsReadAndAFrontsSmallWordsGrowWithIt() {
+    Design there =
+        carried(
+            design(
+                words("blurb", PanelKind.BACK, Fact.BLURB, "11"),
+                words("subtitle", PanelKind.FRONT, Fact.SUBTITLE, "11"),
+                words("title", PanelKind.FRONT, Fact.TITLE, "40")),
+            PAPERBACK,
+            JACKET);
+    // the front is at least 1.25 times as high and wide
+    assertThat(points(there, "blurb")).isEqualTo(12.5);
+    assertThat(points(there, "subtitle")).isGreaterThan(13.5);
+    assertThat(points(there, "title")).isGreaterThan(49);
+    Design back = carried(there, JACKET, PAPERBACK);
+    assertThat(points(back, "blurb")).isBetween(8.0, 11.0);
+    Design smaller =
+        carried(design(words("blurb", PanelKind.BACK, Fact.BLURB, "8.5")), JACKET, PAPERBACK);
+    assertThat(points(smaller, "blurb")).isEqualTo(8.0);
+  }
+
+  @Test
+  public void flapsAreFilledWhereTheyAreNewAndStayBareWhereThatWasMeant() {
+    Design cover =
+        design(
+            words("blurb", PanelKind.BACK, Fact.BLURB, "11"),
+            words("title", PanelKind.FRONT, Fact.TITLE, "40"));
+    assertThat(carried(cover, PAPERBACK, JACKET).outside().pieces())
+        .extracting(Piece::id)
+        .contains("front-flap-prose", "back-flap-prose");
+    Wrap other = wrap("dunlin-casebinders", Binding.DUST_JACKET, "6 x 9");
+    assertThat(carried(cover, other, JACKET).outside().pieces())
+        .extracting(Piece::id)
+        .containsExactly("blurb", "title");
+  }
+
+  @Test
+  public void whatBledBesideANewFlapEndsALittleOverTheFold() {
+    Box front = PAPERBACK.panel(PanelKind.FRONT).orElseThrow().art();
+    Piece area =
+        new Piece(
+            "area",
+            "Area",
+            Anchors.filling(Region.safe(PanelKind.FRONT)).placed(PAPERBACK, front),
+            Content.Shape.band(Colour.BLACK));
+    Box there =
+        carried(design(area), PAPERBACK, JACKET)
+            .piece("area")
+            .orElseThrow()
+            .anchors()
+            .on(JACKET)
+            .orElseThrow();
+    Box to = JACKET.panel(PanelKind.FRONT).orElseThrow().trim();
+    assertThat(there.right()).isEqualTo(to.right().plus(Length.mm("3")));
+    assertThat(there.bottom()).isEqualTo(JACKET.sheetBox().bottom());
+  }
+
+  @Test
+  public void inAMirrorWhatIsShadedForWordsIsShadedWhereTheyAre() {
+    Treatment shaded = Treatment.NONE.withShade(new Shade(Shade.Side.LEFT, -60, 50));
+    Content.Picture picture =
+        new Content.Picture("ab".repeat(32), Focus.MIDDLE).withTreatment(shaded);
+    Piece piece =
+        new Piece("picture", "Picture", Anchors.filling(Region.trim(PanelKind.FRONT)), picture);
+    Piece title = words("title", PanelKind.FRONT, Fact.TITLE, "40");
+    Piece spine = words("spine", PanelKind.SPINE, Fact.TITLE, "12");
+    spine = spine.withContent(((Words) spine.content()).running(Setting.Direction.DOWN));
+    Wrap mirrored = Measuring.measure(PAPERBACK.spec().withTurn(PageTurn.RTL), PAPERBACK.house());
+    Design there = carried(design(piece, title, spine), PAPERBACK, mirrored);
+    Content.Picture is = (Content.Picture) there.piece("picture").orElseThrow().content();
+    assertThat(is.treatment().shade().side()).isEqualTo(Shade.Side.RIGHT);
+    assertThat(is.framing()).isEqualTo(picture.framing());
+    assertThat(align(there, "title")).isEqualTo(Setting.Align.RIGHT);
+    assertThat(align(there, "spine")).as("it runs down as before").isEqualTo(Setting.Align.LEFT);
+    Design prose =
+        carried(design(words("blurb", PanelKind.BACK, Fact.BLURB, "11")), PAPERBACK, mirrored);
+    assertThat(align(prose, "blurb")).as("it is read as before").isEqualTo(Setting.Align.LEFT);
+  }
+
+  private static Setting.Align align(Design design, String id) {
+    return ((Words) design.piece(id).orElseThrow().content()).setting().align();
+  }
+}
