@@ -165,6 +165,13 @@ public record FateText(Wrap to, Unit unit) {
     if (kept > 0) {
       said.add(kept + (kept == 1 ? " piece kept its place" : " pieces kept their places"));
     }
+    long sized =
+        report.fates().stream()
+            .filter(f -> f.is(Fate.Change.SCALED) && !f.is(Fate.Change.RESET))
+            .count();
+    if (sized > 0) {
+      said.add(sized + " sized with the sheet");
+    }
     List<Fate> reset = report.fates().stream().filter(f -> f.is(Fate.Change.RESET)).toList();
     if (reset.size() > NAMED) {
       said.add(reset.size() + " set anew");
