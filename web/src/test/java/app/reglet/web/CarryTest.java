@@ -165,7 +165,7 @@ public class CarryTest {
     desk.page.navigate("/editions/" + origin + "/bench");
     assertThat(desk.page.locator("#kin")).hasText("1 edition can take what changed here");
     desk.page.locator("#kin a").click();
-    assertThat(desk.page.locator("#followers tbody td")).hasText("1 to take, 1 its own");
+    assertThat(desk.page.locator("#followers td.follows")).hasText("1 to take, 1 its own");
     assertThat(Live.violations(desk.page)).isEmpty();
 
     desk.page.navigate("/editions/" + made + "/carried");
@@ -261,6 +261,138 @@ public class CarryTest {
     desk.page.close();
   }
 
+  private static String tree(Desk desk) {
+    return desk.page.locator("#kin-tree").innerText().replaceAll("\\s+", " ");
+  }
+
+  @Test
+  public void fromTheOriginAllOrSomeTakeWhatChangedThereAndTheTreeSaysWhoFollows() {
+    Desk desk = composed("All at once");
+    String origin = desk.id();
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    make(desk);
+    String first = desk.id();
+    desk.go("/editions/" + origin + "/docket");
+    carry(desk, "Dust jacket, Dunlin Casebinders");
+    make(desk);
+    String second = desk.id();
+    colour(desk, first, "author", "#115533");
+    colour(desk, origin, "title", "#aa3311");
+    desk.page.navigate("/editions/" + origin + "/carried");
+    assertThat(desk.page.locator("#kin-tree path.odd")).hasCount(2);
+    assertThat(tree(desk)).contains("1 to take").contains("own: Author colour");
+    // pictures of the outcome first
+    desk.page.waitForFunction(
+        "() => [...document.querySelectorAll('img.would')].length === 2 && [...document.querySelectorAll('img.would')].every(i => i.complete && i.naturalWidth > 300)");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    // one of them alone
+    desk.page
+        .getByRole(
+            AriaRole.CHECKBOX,
+            new Page.GetByRoleOptions().setName("Dust jacket, Dunlin Casebinders"))
+        .uncheck();
+    desk.page.locator("#spread").click();
+    assertThat(desk.page.locator("#kin-tree path.odd")).hasCount(1);
+    assertThat(desk.page.locator("#followers td.follows"))
+        .hasText(new String[] {"as this cover is", "1 to take"});
+    desk.page.locator("#spread").click();
+    assertThat(desk.page.locator("#kin-tree path.odd")).hasCount(0);
+    for (String each : List.of(first, second)) {
+      desk.page.navigate("/editions/" + each + "/bench");
+      assertThat(filled(desk, "title", "#aa3311").first()).isAttached();
+    }
+    desk.page.navigate("/editions/" + first + "/bench");
+    assertThat(filled(desk, "author", "#115533").first()).isAttached();
+    desk.page.close();
+  }
+
+  @Test
+  public void whichPieceLiesOverWhichIsFollowedToo() {
+    Desk desk = composed("In order");
+    String origin = desk.id();
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    make(desk);
+    String made = desk.id();
+    String before = order(desk, made);
+    desk.page.navigate("/editions/" + origin + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    Hands h = new Hands.OfMouse(desk);
+    h.choose("title");
+    desk.page.locator(".hold[data-piece='title']").focus();
+    desk.does(() -> desk.page.keyboard().press("."));
+    String there = order(desk, origin);
+    assertThat(there).isNotEqualTo(before);
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(offers(desk)).containsExactly("Pieces: which lies over which");
+    button(desk, "Take what is ticked").click();
+    assertThat(offersLocator(desk)).hasCount(0);
+    assertThat(order(desk, made)).isEqualTo(there);
+    desk.page.close();
+  }
+
+  private static String order(Desk desk, String edition) {
+    desk.page.navigate("/editions/" + edition + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    return (String)
+        desk.page.evaluate(
+            "() => [...document.querySelectorAll('#artwork > [data-piece]')].map(g => g.dataset.piece).join(' ')");
+  }
+
+  @Test
+  public void whatBecameOfAPieceIsAcceptedUntilItIsAnotherAgain() {
+    Desk desk = composed("Accepted");
+    carry(desk, "Dust jacket, Dunlin Casebinders");
+    make(desk);
+    Locator left = desk.page.locator("#accepting");
+    String all = left.innerText();
+    button(desk, "Accept: Title").click();
+    assertThat(button(desk, "Accepted: Title")).hasAttribute("aria-pressed", "true");
+    assertThat(left.innerText()).isNotEqualTo(all);
+    desk.page.locator("#accept-all").click();
+    assertThat(left).hasCount(0);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    String at = desk.page.url();
+    desk.bench();
+    Hands h = new Hands.OfMouse(desk);
+    h.choose("title");
+    desk.page.locator(".hold[data-piece='title']").focus();
+    desk.does(() -> desk.page.keyboard().press("Shift+ArrowDown"));
+    desk.page.navigate(at);
+    assertThat(left).containsText("1 piece not accepted yet.");
+    assertThat(button(desk, "Accept: Title")).isVisible();
+    button(desk, "Accepted: Author").click();
+    assertThat(left).containsText("2 pieces not accepted yet.");
+    desk.page.close();
+  }
+
+  @Test
+  public void aButtonThatIsPressedTwiceMakesOneEdition() throws IOException {
+    Desk desk = composed("Pressed twice");
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    String once = desk.page.locator("input[name=once]").getAttribute("value");
+    Web web = new Web(Live.reglet().address());
+    List<Map.Entry<String, String>> form =
+        List.of(
+            Map.entry("house", "dunlin-casebinders"),
+            Map.entry("binding", "case-laminate"),
+            Map.entry("once", once));
+    List<String> made =
+        java.util.stream.IntStream.range(0, 6)
+            .parallel()
+            .mapToObj(
+                i -> {
+                  try {
+                    return web.post("/editions/" + desk.id() + "/carry", form, false).location();
+                  } catch (IOException e) {
+                    throw new java.io.UncheckedIOException(e);
+                  }
+                })
+            .distinct()
+            .toList();
+    assertThat(made).hasSize(1).first().asString().endsWith("/carried");
+    desk.page.close();
+  }
+
   @Test
   public void whatCantBeCarriedGetsASentence() throws IOException {
     Desk desk = composed("Refused");
@@ -279,6 +411,12 @@ public class CarryTest {
             "“x” is none of the trims here",
             jacket + "&turn=up",
             "Pages turn “ltr” or “rtl”; this is “up”");
+    for (String to : List.of("x", "1.2.3", desk.id() + ".1", "999999.1")) {
+      var refused =
+          web.post(
+              "/editions/" + desk.id() + "/carried/spread", List.of(Map.entry("to", to)), false);
+      assertThat(refused.status()).as(to).isBetween(400, 410);
+    }
     for (Map.Entry<String, String> e : wrong.entrySet()) {
       var answer = web.get(at + e.getKey());
       assertThat(answer.status()).as(e.getKey()).isEqualTo(400);

@@ -60,7 +60,7 @@ public record Carry(Book book, Proportions proportions) {
 
   /** The design as it is, but mirrored where the pages of the other cover turn the other way. */
   public Design facing(Design design, Wrap from, Wrap to) {
-    return turns(from, to) ? new Mirror(book).of(design) : design;
+    return turns(from, to) ? new Mirror(book, from).of(design) : design;
   }
 
   private Composition side(Composition side, Sheets sheets) {

@@ -37,6 +37,8 @@ public record Fate(
     RESET,
     /** Another part of its picture is seen. */
     RECROPPED,
+    /** Its picture is seen in a mirror. */
+    MIRRORED,
     /** It says other words. */
     REWORDED,
     /** On another panel. */

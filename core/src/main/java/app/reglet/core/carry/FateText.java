@@ -1,6 +1,5 @@
 package app.reglet.core.carry;
 
-import app.reglet.core.check.Finding;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -69,6 +68,9 @@ public record FateText(Wrap to, Unit unit) {
     if (fate.is(Fate.Change.RECROPPED)) {
       parts.add("its picture cut anew round what stays in sight");
     }
+    if (fate.is(Fate.Change.MIRRORED)) {
+      parts.add("mirrored with the sheet: see that nothing in it is read or known");
+    }
     if (fate.is(Fate.Change.REWORDED)) {
       parts.add("says a part of what it said");
     }
@@ -135,9 +137,15 @@ public record FateText(Wrap to, Unit unit) {
     return place.type().map(t -> t.figure(Unit.PT, 1)).orElse("–");
   }
 
-  /** What checks say of the whole cover now and did not before. */
-  public List<String> of(List<Finding> found) {
-    return found.stream().map(f -> f.sentence(unit)).toList();
+  /** What is to be said of the whole cover: what was done to its ground, and new findings. */
+  public List<String> whole(Report report) {
+    List<String> said = new ArrayList<>();
+    if (report.mirrored()) {
+      said.add(
+          "The picture over the whole sheet is mirrored, so that the front shows what it showed: see that nothing in it is read or known.");
+    }
+    report.found().forEach(f -> said.add(f.sentence(unit)));
+    return said;
   }
 
   /** The whole in one line: {@code 12 pieces: 9 as they were, 3 in another size, 1 set aside}. */
@@ -148,6 +156,7 @@ public record FateText(Wrap to, Unit unit) {
     count(report, Fate.Change.SCALED, "in another size", parts);
     count(report, Fate.Change.RESET, "set anew", parts);
     count(report, Fate.Change.RECROPPED, "cut anew", parts);
+    count(report, Fate.Change.MIRRORED, "mirrored", parts);
     count(report, Fate.Change.ADDED, "new", parts);
     count(report, Fate.Change.SET_ASIDE, "set aside", parts);
     long unfit = report.count(Fate.Change.UNFIT) + report.found().size();

@@ -7,6 +7,7 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -34,12 +35,18 @@ public record Following(Design base, Design theirs, Design mine) {
     palette(offers);
     for (PrintedSide side : PrintedSide.values()) {
       ground(side, offers);
+      order(side, offers);
     }
     Set<String> ids = new LinkedHashSet<>();
     ids(theirs, ids);
     ids(base, ids);
     ids.forEach(id -> piece(id, offers));
     return offers;
+  }
+
+  /** In what the cover has gone its own way, whether the origin changed that or not. */
+  public List<Offer> own() {
+    return new Following(base, mine, base).offers();
   }
 
   private static void ids(Design design, Set<String> ids) {
@@ -79,6 +86,42 @@ public record Following(Design base, Design theirs, Design mine) {
 
   private static Object grounds(Composition c) {
     return List.of(c.ground(), c.parts());
+  }
+
+  /** Which of the pieces that are on all three lie over which. */
+  private void order(PrintedSide side, List<Offer> offers) {
+    List<String> was = common(base, side);
+    List<String> is = common(theirs, side);
+    List<String> own = common(mine, side);
+    if (!is.equals(was) && !is.equals(own)) {
+      offers.add(
+          new Offer(
+              Offer.ORDER + "/" + side.id(),
+              side == PrintedSide.OUTSIDE ? "Pieces" : "Pieces of the inside",
+              "which lies over which",
+              !own.equals(was)));
+    }
+  }
+
+  private List<String> common(Design design, PrintedSide side) {
+    return design.side(side).pieces().stream()
+        .map(Piece::id)
+        .filter(
+            id ->
+                base.side(side).isLoose(id)
+                    && theirs.side(side).isLoose(id)
+                    && mine.side(side).isLoose(id))
+        .toList();
+  }
+
+  /** A side with the pieces that all have in their places lying as they lie at the origin. */
+  private Composition ordered(Composition c, PrintedSide side) {
+    List<String> there = common(theirs, side).stream().filter(c::isLoose).toList();
+    Iterator<String> next = there.iterator();
+    return c.withPieces(
+        c.pieces().stream()
+            .map(p -> there.contains(p.id()) ? c.piece(next.next()).orElseThrow() : p)
+            .toList());
   }
 
   private void piece(String id, List<Offer> offers) {
@@ -148,6 +191,9 @@ public record Following(Design base, Design theirs, Design mine) {
       if (id.equals(GROUND) && side.id().equals(what)) {
         Composition from = theirs.side(side);
         return design.changed(side, c -> new Composition(from.ground(), from.parts(), c.pieces()));
+      }
+      if (id.equals(Offer.ORDER) && side.id().equals(what)) {
+        return design.changed(side, c -> ordered(c, side));
       }
     }
     Piece is = loose(theirs, id).orElse(null);

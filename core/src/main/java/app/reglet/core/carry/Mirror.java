@@ -6,6 +6,8 @@ import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
+import app.reglet.core.design.Framing;
+import app.reglet.core.design.Ground;
 import app.reglet.core.design.Line;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
@@ -14,26 +16,45 @@ import app.reglet.core.design.Setting;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Words;
+import app.reglet.core.wrap.FilePages;
+import app.reglet.core.wrap.Wrap;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A design for a book whose pages turn the other way: what lies left of a panel's middle lies right
- * of it. Words, pictures, pages and drawings stay upright and readable; forms are mirrored. Twice
- * mirrored a design is what it was.
+ * of it. Words, pages and drawings stay as they are and readable, and so do pictures on one panel:
+ * a face stays that face. A picture over several panels is mirrored, so that what the front showed
+ * the front shows; forms are mirrored. Twice mirrored a design is what it was.
  *
  * @param book whose words say whether prose is ranged with them
+ * @param from the outside it was designed on
  */
-record Mirror(Book book) {
+record Mirror(Book book, Wrap from) {
   Design of(Design design) {
-    return new Design(design.palette(), side(design.outside()), side(design.inside()));
+    return new Design(
+        design.palette(),
+        side(design.outside(), Optional.of(from)),
+        side(design.inside(), FilePages.inside(from)));
   }
 
-  private Composition side(Composition side) {
+  private Composition side(Composition side, Optional<Wrap> sheet) {
     return side.withGrounds(
             g ->
                 g.withPaint(paint(g.paint()))
-                    .withPicture(g.picture().map(Mirror::picture).orElse(null)))
-        .withPieces(pieces(side.pieces()));
+                    .withPicture(
+                        g.picture()
+                            .map(Mirror::picture)
+                            .map(p -> g.extent() == Ground.Extent.SHEET ? flipped(p) : p)
+                            .orElse(null)))
+        .withPieces(
+            side.pieces().stream()
+                .map(
+                    p ->
+                        sheet.filter(s -> isOverPanels(p, s)).isPresent()
+                            ? flipped(piece(p))
+                            : piece(p))
+                .toList());
   }
 
   private List<Piece> pieces(List<Piece> pieces) {
@@ -140,6 +161,20 @@ record Mirror(Book book) {
 
   private static Paint paint(Paint paint) {
     return paint instanceof Paint.Linear l ? l.mirrored() : paint;
+  }
+
+  /** Whether a piece lies over several panels of its sheet. */
+  private static boolean isOverPanels(Piece p, Wrap wrap) {
+    return p.anchors().on(wrap).filter(b -> Sheets.home(wrap, b).isEmpty()).isPresent();
+  }
+
+  private static Piece flipped(Piece p) {
+    return p.content() instanceof Content.Picture seen ? p.withContent(flipped(seen)) : p;
+  }
+
+  private static Content.Picture flipped(Content.Picture p) {
+    Framing f = p.framing();
+    return p.withFraming(new Framing(f.focus(), f.zoom(), f.fit(), f.quarters(), !f.mirrored()));
   }
 
   /** What is darkened for words is darkened where they are now. */

@@ -12,13 +12,15 @@ import java.util.Optional;
  */
 public record Offer(String key, String name, String said, boolean own) {
   static final String GROUND = "ground";
+  static final String ORDER = "order of pieces";
   static final String COLOUR = "palette:";
 
-  /** The id of the piece it is of; empty for the ground and for colours of the palette. */
+  /** The id of the piece it is of; empty for the ground, the order and colours of the palette. */
   public Optional<String> piece() {
     int slash = key.lastIndexOf('/');
-    return key.startsWith(COLOUR) || slash < 0 || key.substring(0, slash).equals(GROUND)
+    String of = slash < 0 ? "" : key.substring(0, slash);
+    return key.startsWith(COLOUR) || of.isEmpty() || of.equals(GROUND) || of.equals(ORDER)
         ? Optional.empty()
-        : Optional.of(key.substring(0, slash));
+        : Optional.of(of);
   }
 }

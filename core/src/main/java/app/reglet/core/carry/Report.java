@@ -21,8 +21,9 @@ import java.util.function.Predicate;
  *
  * @param fates of the pieces, in the order in which they lie
  * @param found what checks say of the cover now and did not before, that is of no piece
+ * @param mirrored whether the picture over the whole sheet is seen in a mirror now
  */
-public record Report(List<Fate> fates, List<Finding> found) {
+public record Report(List<Fate> fates, List<Finding> found, boolean mirrored) {
   private static final Length SAME = Length.mm("0.01");
 
   /** Sizes of type are kept to small units of Reglet's own. */
@@ -46,7 +47,14 @@ public record Report(List<Fate> fates, List<Finding> found) {
     }
     Predicate<Finding> ofNone =
         f -> f.piece().filter(p -> ids.contains(after.side().looseOf(p))).isEmpty();
-    return new Report(fates, fresh(before, after).stream().filter(ofNone).toList());
+    return new Report(
+        fates,
+        fresh(before, after).stream().filter(ofNone).toList(),
+        !isMirrored(before).equals(isMirrored(after)) && isMirrored(before).isPresent());
+  }
+
+  private static Optional<Boolean> isMirrored(Seen seen) {
+    return seen.side().ground().picture().map(p -> p.framing().mirrored());
   }
 
   /** What was found before of the same piece, by the same check, is not new. */
@@ -119,7 +127,11 @@ public record Report(List<Fate> fates, List<Finding> found) {
           from.box().width().toMm()
               * to.box().height().toMm()
               / (from.box().height().toMm() * to.box().width().toMm());
-      if (!a.framing().equals(b.framing()) || Math.abs(ratio - 1) > SAME_RATIO) {
+      boolean mirrored = a.framing().mirrored() != b.framing().mirrored();
+      if (mirrored) {
+        changes.add(Fate.Change.MIRRORED);
+      }
+      if (!mirrored && !a.framing().equals(b.framing()) || Math.abs(ratio - 1) > SAME_RATIO) {
         changes.add(Fate.Change.RECROPPED);
       }
     }

@@ -19,6 +19,7 @@ public sealed interface Content
         Content.Ornament,
         Content.Pattern,
         Content.Page,
+        Content.Cutting,
         Content.Barcode,
         Content.Group {
   /** Hands itself to the method of its kind. */
@@ -40,6 +41,8 @@ public sealed interface Content
     R pattern(Pattern pattern);
 
     R page(Page page);
+
+    R cutting(Cutting cutting);
 
     R barcode(Barcode barcode);
 
@@ -205,6 +208,44 @@ public sealed interface Content
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.page(this);
+    }
+
+    @Override
+    public Stream<Colour> colours() {
+      return Stream.empty();
+    }
+  }
+
+  /**
+   * A part of a finished sheet that was made elsewhere: a picture, or a page of a PDF. It fills its
+   * box, each way for itself. The part is told in the unit square of the whole, from its upper left
+   * corner, down positive; what of it lies beyond an edge of the whole, where bleed is lacking, is
+   * seen mirrored at that edge.
+   *
+   * @param sha the SHA-256 of its file
+   * @param page of the PDF, from 1; 0 for a picture
+   */
+  record Cutting(String sha, int page, double left, double top, double right, double bottom)
+      implements Content {
+    private static final double LEAST = 1e-6;
+
+    public Cutting {
+      for (double at : new double[] {left, top, right, bottom}) {
+        if (!(at >= -1 && at <= 2)) {
+          throw new Refusal(
+              "A cutting goes no further beyond its sheet than that is long; this would be at "
+                  + at
+                  + ".");
+        }
+      }
+      if (page < 0 || right - left < LEAST || bottom - top < LEAST) {
+        throw new Refusal("A cutting of a sheet has a width and a height.");
+      }
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.cutting(this);
     }
 
     @Override

@@ -256,6 +256,11 @@ public final class Rewriting implements Content.Visitor<Content> {
   }
 
   @Override
+  public Content cutting(Content.Cutting c) {
+    return c;
+  }
+
+  @Override
   public Content barcode(Content.Barcode b) {
     return b.withPanel(colour.apply(b.panel()));
   }

@@ -76,6 +76,11 @@ final class ContentReader {
               }
 
               @Override
+              public Content cutting(Content.Cutting cutting) {
+                return cutting;
+              }
+
+              @Override
               public Content barcode(Content.Barcode barcode) {
                 return changed(barcode);
               }

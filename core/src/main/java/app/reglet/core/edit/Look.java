@@ -147,6 +147,7 @@ public record Look(Design design, Size front) {
       }
       if (content instanceof Content.Pattern p && p.motif() instanceof Motif.Pictured
           || content instanceof Content.Page
+          || content instanceof Content.Cutting
           || content instanceof Content.Barcode && book.isbn().isEmpty()) {
         return Optional.empty();
       }

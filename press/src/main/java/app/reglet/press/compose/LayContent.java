@@ -13,15 +13,18 @@ import app.reglet.core.measure.Outline;
 import app.reglet.core.measure.Point;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
+import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.picture.Treating;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The content of one piece as marks in its box, and what the checks are told of it. */
 final class LayContent implements Content.Visitor<List<Mark>> {
@@ -145,6 +148,42 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     lay.laid.add(
         new Laid.Page(piece.id(), piece.name(), Outlines.hull(covered, toSheet), about.missing()));
     return List.of(new Mark.Page(found.get().page(), place));
+  }
+
+  @Override
+  public List<Mark> cutting(Content.Cutting c) {
+    Optional<Function<AffineTransform, Mark>> whole = c.page() == 0 ? pictured(c) : paged(c);
+    if (whole.isEmpty()) {
+      lay.absent.add(piece.name() + " (its file is not here)");
+      return List.of();
+    }
+    return List.of(
+        Mark.Group.clipped(
+            rect.shape(), Cuttings.places(c, rect).stream().map(whole.get()).toArray(Mark[]::new)));
+  }
+
+  private Optional<Function<AffineTransform, Mark>> pictured(Content.Cutting c) {
+    Optional<Picture> found = lay.pictures.find(c.sha());
+    found.ifPresent(
+        p ->
+            lay.laid.add(
+                new Laid.Picture(
+                    piece.id(),
+                    piece.name(),
+                    Outlines.of(box, toSheet),
+                    Cuttings.ppi(c, rect, p),
+                    p.sha())));
+    return found.map(p -> at -> new Mark.Image(new Pixels.Stored(p, null, Treating.NONE), at));
+  }
+
+  private Optional<Function<AffineTransform, Mark>> paged(Content.Cutting c) {
+    Optional<PageOfFile> found = lay.pictures.page(c.sha(), c.page());
+    found.ifPresent(
+        f ->
+            lay.laid.add(
+                new Laid.Page(
+                    piece.id(), piece.name(), Outlines.of(box, toSheet), f.about().missing())));
+    return found.map(f -> at -> new Mark.Page(f.page(), at));
   }
 
   @Override

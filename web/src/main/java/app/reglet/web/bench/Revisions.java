@@ -215,6 +215,57 @@ public class Revisions {
     typing.put(edition.getId(), new Typing(number, run, who.name(), now));
   }
 
+  /**
+   * Stores a design that comes of another than the one in force.
+   *
+   * @param parent what undo goes back to
+   * @param instead whether the one in force was a step on the way, and is forgotten
+   */
+  public void addOn(
+      EditionEntity edition, int parent, Design design, String what, boolean instead) {
+    int before = edition.getRevision();
+    lay(edition, parent);
+    add(edition, design, what, "");
+    if (instead) {
+      rows.forget(edition.getId(), before);
+    }
+  }
+
+  /**
+   * A change as the history tells it.
+   *
+   * @throws Gone when there is none such
+   */
+  public Change change(EditionEntity edition, int number) {
+    return rows.findByEditionIdAndNumber(edition.getId(), number)
+        .map(r -> new Change(number, r.getParent(), r.getWhat(), r.getMade(), r.getBy()))
+        .orElseThrow(() -> new Gone("This cover has no revision " + number + "."));
+  }
+
+  /** Whether a revision is not there; the empty cover always is. */
+  public boolean isGone(EditionEntity edition, int number) {
+    return number != 0 && rows.what(edition.getId(), number).isEmpty();
+  }
+
+  /** Keeps a design that was made elsewhere under its number; it is not in force yet. */
+  public void put(
+      EditionEntity edition, int number, int parent, String what, Design design, Instant made) {
+    rows.save(
+        new RevisionEntity(
+            edition.getId(),
+            number,
+            parent,
+            what.length() > 200 ? what.substring(0, 200) : what,
+            design,
+            made,
+            who.name()));
+  }
+
+  /** Puts a design in force again that the one in force came of. */
+  public void backTo(EditionEntity edition, int number) {
+    lay(edition, number);
+  }
+
   @Transactional
   public void undo(Long editionId, int base) {
     EditionEntity edition = edition(editionId);

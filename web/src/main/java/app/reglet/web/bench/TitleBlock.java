@@ -244,6 +244,11 @@ public record TitleBlock(
           }
 
           @Override
+          public String cutting(Content.Cutting cutting) {
+            return "cutting";
+          }
+
+          @Override
           public String barcode(Content.Barcode barcode) {
             return "barcode";
           }

@@ -28,6 +28,7 @@ public class CarriedEntity {
 
   private int revision;
   private String bases = "";
+  private String accepted = "";
   private Instant made;
 
   protected CarriedEntity() {}
@@ -79,6 +80,23 @@ public class CarriedEntity {
     bases =
         except.entrySet().stream()
             .map(e -> e.getKey() + "\t" + e.getValue())
+            .collect(Collectors.joining("\n"));
+  }
+
+  /** What became of pieces that somebody let stand, by piece. */
+  public Map<String, String> accepted() {
+    return accepted
+        .lines()
+        .map(l -> l.split("\t", 2))
+        .filter(l -> l.length == 2)
+        .collect(Collectors.toMap(l -> l[0], l -> l[1], (a, b) -> b, LinkedHashMap::new));
+  }
+
+  /** Lets these stand, and no others. */
+  void accept(Map<String, String> all) {
+    accepted =
+        all.entrySet().stream()
+            .map(e -> e.getKey() + "\t" + e.getValue().replaceAll("\\s", " "))
             .collect(Collectors.joining("\n"));
   }
 

@@ -64,12 +64,7 @@ public class Carrying {
    * @param row the house and the binding, and what of the facts they do not take
    * @param cover what it comes to
    */
-  public record Proposal(Cover origin, SideBySide.Row row, Cover cover) {
-    /** What became of each side. */
-    public List<Report> reports(Covers covers) {
-      return Carrying.reports(origin, cover, covers);
-    }
-  }
+  public record Proposal(Cover origin, SideBySide.Row row, Cover cover) {}
 
   /** What became of the outside, and of the inside where both have one that somebody composed. */
   static List<Report> reports(Cover before, Cover after, Covers covers) {
@@ -164,6 +159,11 @@ public class Carrying {
     return new Carry(origin.book(), this::proportion);
   }
 
+  /** What carries an edition's designs. */
+  Carry carry(EditionEntity edition) {
+    return new Carry(edition.getBook().facts(), this::proportion);
+  }
+
   private OptionalDouble proportion(String sha) {
     return pictures
         .find(sha)
@@ -222,13 +222,48 @@ public class Carrying {
                     .isPresent());
   }
 
-  /** What became of a carried cover's pieces since. */
-  public List<Report> sinceOrigin(Cover cover, CarriedEntity carried, Viewer viewer) {
+  /** The origin of a carried cover as it was when that was carried, on the sheet it has now. */
+  public Cover asCarried(CarriedEntity carried, Viewer viewer) {
     Cover origin = covers.of(carried.getOriginId(), viewer);
-    Cover then =
-        covers.proposed(
-            origin.measured(), revisions.at(origin.edition(), carried.getOriginRevision()));
-    return reports(then, cover, covers);
+    return covers.proposed(
+        origin.measured(), revisions.at(origin.edition(), carried.getOriginRevision()));
+  }
+
+  /** Whether one of two editions was carried from the other, or both from one. */
+  public boolean isKin(EditionEntity a, EditionEntity b) {
+    Long from = rows.findById(a.getId()).map(CarriedEntity::getOriginId).orElse(a.getId());
+    Long other = rows.findById(b.getId()).map(CarriedEntity::getOriginId).orElse(b.getId());
+    return from.equals(other) || from.equals(b.getId()) || other.equals(a.getId());
+  }
+
+  /** Ties a cover that came from elsewhere to its origin, as it was tied there. */
+  public void tie(
+      EditionEntity edition,
+      EditionEntity origin,
+      int originRevision,
+      int revision,
+      Map<String, Integer> bases) {
+    CarriedEntity tied =
+        new CarriedEntity(
+            edition.getId(), origin.getId(), originRevision, revision, clock.instant());
+    tied.follow(originRevision, bases);
+    rows.save(tied);
+  }
+
+  /** Lets what became of pieces stand, or not any more. */
+  @Transactional
+  public void accept(Long id, Map<String, String> said, boolean stands) {
+    rows.findById(id)
+        .ifPresent(
+            c -> {
+              Map<String, String> all = new LinkedHashMap<>(c.accepted());
+              all.keySet().removeAll(said.keySet());
+              if (stands) {
+                all.putAll(said);
+              }
+              c.accept(all);
+              rows.save(c);
+            });
   }
 
   /**

@@ -5,15 +5,16 @@ import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Following;
 import app.reglet.core.carry.Offer;
 import app.reglet.core.design.Design;
+import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.web.bench.Revisions;
+import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.BrokenCover;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,7 +50,10 @@ public class Kin {
   private record Since(Cover origin, Map<Integer, Following> by, Map<Offer, Integer> offers) {}
 
   private Since since(Cover cover, CarriedEntity carried, Viewer viewer) {
-    Cover origin = covers.of(carried.getOriginId(), viewer);
+    return since(covers.of(carried.getOriginId(), viewer), cover, carried);
+  }
+
+  private Since since(Cover origin, Cover cover, CarriedEntity carried) {
     Carry carry = carrying.carry(origin);
     Function<Design, Design> here = d -> carry.of(d, origin.sheet(), cover.sheet());
     Design theirs = here.apply(origin.design());
@@ -90,11 +94,15 @@ public class Kin {
 
   /** What a cover can take of its origin; nothing where it has none. */
   public List<Offer> offers(Cover cover, Viewer viewer) {
-    return carrying
-        .origin(cover.edition())
-        .filter(c -> cover.wrap().isPresent())
-        .map(c -> List.copyOf(since(cover, c, viewer).offers().keySet()))
-        .orElseGet(List::of);
+    try {
+      return carrying
+          .origin(cover.edition())
+          .filter(c -> cover.wrap().isPresent())
+          .map(c -> List.copyOf(since(cover, c, viewer).offers().keySet()))
+          .orElseGet(List::of);
+    } catch (BrokenCover | Refusal unreadable) {
+      return List.of(); // its origin's own pages say why
+    }
   }
 
   /** The cover with these taken, not yet kept. */
@@ -116,7 +124,8 @@ public class Kin {
     return taken;
   }
 
-  private CarriedEntity expected(Cover cover) {
+  /** What a cover was carried from. */
+  CarriedEntity expected(Cover cover) {
     return carrying
         .origin(cover.edition())
         .orElseThrow(
@@ -153,17 +162,15 @@ public class Kin {
     settle(carried, since(cover, carried, viewer), keys, true);
   }
 
+  private static Map<String, Integer> refused(CarriedEntity carried) {
+    Map<String, Integer> refused = new LinkedHashMap<>(carried.bases());
+    refused.values().removeIf(r -> r != NEVER);
+    return refused;
+  }
+
   /** What is not settled stays compared with what it was compared with. */
   private void settle(CarriedEntity carried, Since since, Set<String> keys, boolean never) {
-    Map<String, Integer> except = new LinkedHashMap<>();
-    carried
-        .bases()
-        .forEach(
-            (k, r) -> {
-              if (r == NEVER) {
-                except.put(k, NEVER);
-              }
-            });
+    Map<String, Integer> except = refused(carried);
     since
         .offers()
         .forEach(
@@ -179,39 +186,162 @@ public class Kin {
   }
 
   /**
-   * A cover that was carried from another.
+   * A cover of a title among the others.
    *
-   * @param offered how much it can take
-   * @param own in how much of that it has gone its own way
+   * @param origin the edition it was carried from; null for none
+   * @param offers what it can take of that
+   * @param own in what it has gone its own way
+   * @param trouble why it can't be compared; null when it can
    */
-  public record Follower(EditionEntity edition, String house, long offered, long own) {}
+  public record Node(
+      EditionEntity edition,
+      String house,
+      Long origin,
+      List<Offer> offers,
+      List<Offer> own,
+      String trouble) {
+    /** How much it can take that it has not changed itself. */
+    public long offered() {
+      return offers.stream().filter(o -> !o.own()).count();
+    }
+
+    /** In how much of what it is offered it has gone its own way. */
+    public long kept() {
+      return offers.size() - offered();
+    }
+  }
+
+  private Node node(EditionEntity edition, Viewer viewer) {
+    Optional<CarriedEntity> carried = carrying.origin(edition);
+    Long from = carried.map(CarriedEntity::getOriginId).orElse(null);
+    try {
+      String house = covers.sheet(edition).name();
+      if (carried.isEmpty()) {
+        return new Node(edition, house, null, List.of(), List.of(), null);
+      }
+      Cover cover = covers.of(edition, viewer);
+      if (cover.wrap().isEmpty()) {
+        return new Node(edition, house, from, List.of(), List.of(), "can’t be measured yet");
+      }
+      Since since = since(cover, carried.get(), viewer);
+      Following last = since.by().get(carried.get().getOriginRevision());
+      return new Node(
+          edition,
+          house,
+          from,
+          List.copyOf(since.offers().keySet()),
+          last.own().stream().filter(o -> isSeen(o, last, cover.sheet())).toList(),
+          null);
+    } catch (BrokenCover | Refusal | Gone unreadable) {
+      return new Node(edition, edition.getHouseId(), from, List.of(), List.of(), "can’t be read");
+    }
+  }
 
   /** The covers that were carried from one, and what each can take. */
-  public List<Follower> followers(Cover origin, Viewer viewer) {
-    List<Follower> all = new ArrayList<>();
-    for (CarriedEntity c : rows.findAllByOriginIdOrderByEditionIdAsc(origin.edition().getId())) {
-      Optional<EditionEntity> e =
-          editions.findById(c.getEditionId()).filter(x -> x.getTakenAway() == null);
-      if (e.isEmpty()) {
-        continue;
+  public List<Node> followers(EditionEntity origin, Viewer viewer) {
+    return rows.findAllByOriginIdOrderByEditionIdAsc(origin.getId()).stream()
+        .flatMap(c -> editions.findById(c.getEditionId()).stream())
+        .filter(e -> e.getTakenAway() == null)
+        .map(e -> node(e, viewer))
+        .toList();
+  }
+
+  /** All editions of a title. */
+  public List<Node> family(EditionEntity one, Viewer viewer) {
+    return editions.ofBook(one.getBook().getId()).stream().map(e -> node(e, viewer)).toList();
+  }
+
+  /**
+   * Has followers take all that they have not changed themselves: one undo each.
+   *
+   * @param revisions of their covers as the page showed them, by edition
+   */
+  @Transactional
+  public void spread(Long id, Map<Long, Integer> revisions, Viewer viewer) {
+    for (Map.Entry<Long, Integer> e : revisions.entrySet()) {
+      Cover cover = covers.of(e.getKey(), viewer);
+      if (!expected(cover).getOriginId().equals(id)) {
+        throw new Refusal("One of these editions was not carried from this one: reload the page.");
       }
-      try {
-        Cover cover = covers.of(e.get(), viewer);
-        List<Offer> offers =
-            cover.wrap().isPresent()
-                ? List.copyOf(since(cover, c, viewer).offers().keySet())
-                : List.of();
-        all.add(
-            new Follower(
-                e.get(),
-                cover.house().name(),
-                offers.stream().filter(o -> !o.own()).count(),
-                offers.stream().filter(Offer::own).count()));
-      } catch (BrokenCover | Refusal unreadable) {
-        all.add(new Follower(e.get(), e.get().getHouseId(), 0, 0));
-      }
+      Set<String> keys =
+          offers(cover, viewer).stream()
+              .filter(o -> !o.own())
+              .map(Offer::key)
+              .collect(Collectors.toSet());
+      take(e.getKey(), e.getValue(), keys, viewer);
     }
-    return all;
+  }
+
+  /**
+   * What of an origin's changes its followers have not taken, before its sheet becomes another.
+   *
+   * @param by edition, with the revisions each thing is compared with
+   */
+  record Pending(Map<Long, Map<String, Integer>> by) {}
+
+  /** What followers have not taken yet; empty where there are none. */
+  Optional<Pending> pending(EditionEntity origin) {
+    List<CarriedEntity> all = rows.findAllByOriginIdOrderByEditionIdAsc(origin.getId());
+    Map<Long, Map<String, Integer>> by = new HashMap<>();
+    for (CarriedEntity c : all) {
+      by.put(c.getEditionId(), pending(origin, c));
+    }
+    return all.isEmpty() ? Optional.empty() : Optional.of(new Pending(by));
+  }
+
+  private Map<String, Integer> pending(EditionEntity origin, CarriedEntity carried) {
+    Map<String, Integer> pending = refused(carried);
+    try {
+      Cover follower = covers.of(covers.edition(carried.getEditionId()), Unit.MM);
+      Cover cover = covers.of(origin, Unit.MM);
+      if (follower.wrap().isPresent() && cover.wrap().isPresent()) {
+        since(cover, follower, carried).offers().forEach((o, r) -> pending.put(o.key(), r));
+      }
+    } catch (BrokenCover | Refusal | Gone unreadable) {
+      // what can't be compared is compared when it can be read again
+    }
+    return pending;
+  }
+
+  /** An origin's sheet became another and its design with it: that alone is nothing to take. */
+  void moved(EditionEntity origin, Pending pending) {
+    for (CarriedEntity c : rows.findAllByOriginIdOrderByEditionIdAsc(origin.getId())) {
+      c.follow(origin.getRevision(), pending.by().getOrDefault(c.getEditionId(), refused(c)));
+      rows.save(c);
+    }
+  }
+
+  /**
+   * What a cover was carried from, as it is compared with it.
+   *
+   * @param design of the revision that it is compared with
+   */
+  record Origin(Carry carry, Design design, Wrap wrap) {
+    Design on(Wrap to) {
+      return carry.of(design, wrap, to);
+    }
+  }
+
+  /** What an edition follows; empty where it follows nothing that can be read. */
+  Optional<Origin> origin(EditionEntity edition) {
+    try {
+      return carrying
+          .origin(edition)
+          .flatMap(
+              c -> {
+                EditionEntity from = covers.edition(c.getOriginId());
+                return covers
+                    .wrap(from)
+                    .map(
+                        w ->
+                            new Origin(
+                                carrying.carry(from),
+                                revisions.at(from, c.getOriginRevision()),
+                                w));
+              });
+    } catch (RuntimeException unreadable) {
+      return Optional.empty(); // then it follows its own sheet alone
+    }
   }
 
   /** Whether a cover was carried from another, or another from it. */

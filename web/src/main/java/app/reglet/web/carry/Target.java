@@ -9,13 +9,15 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * What a cover is to be carried to, as a page asks for it.
  *
  * @param house its id
  * @param binding its id
- * @param trim the number of a trim in the house's list, from 0; empty for the nearest it offers
+ * @param trim the number of a trim in the house's list, from 0, or a size that it offers, as it is
+ *     typed; empty for the nearest it offers
  * @param turn {@code ltr} or {@code rtl}; empty for as it is
  */
 public record Target(String house, String binding, String trim, String turn) {
@@ -36,23 +38,39 @@ public record Target(String house, String binding, String trim, String turn) {
   Specification spec(SideBySide.Row row) {
     Specification spec = row.taken();
     if (!trim.isBlank()) {
-      List<Size> trims = trims(row);
-      int chosen;
-      try {
-        chosen = Integer.parseInt(trim);
-      } catch (NumberFormatException e) {
-        chosen = -1;
-      }
-      if (chosen < 0 || chosen >= trims.size()) {
-        throw new Refusal("“" + trim + "” is none of the trims here: choose one of the list.");
-      }
-      spec = spec.withTrim(trims.get(chosen));
+      spec = spec.withTrim(chosen(row));
     }
     PageTurn way = PageTurn.byId(turn);
     if (!turn.isBlank() && way == null) {
       throw new Refusal("Pages turn “ltr” or “rtl”; this is “" + turn + "”.");
     }
     return way == null ? spec : spec.withTurn(way);
+  }
+
+  private Size chosen(SideBySide.Row row) {
+    List<Size> trims = trims(row);
+    if (trim.matches("\\d{1,3}") && Integer.parseInt(trim) < trims.size()) {
+      return trims.get(Integer.parseInt(trim));
+    }
+    Unit unit = row.house().isInPixels() ? Unit.PX : row.house().unit();
+    try {
+      Size typed = Size.parse(trim, unit);
+      if (row.rules().trims().offers(typed)) {
+        return typed;
+      }
+    } catch (Refusal r) {
+      // is said below
+    }
+    throw new Refusal(
+        "“"
+            + (trim.length() > 40 ? trim.substring(0, 40) + "…" : trim)
+            + "” is none of the trims here: "
+            + trims.stream()
+                .limit(12)
+                .map(t -> said(t, row, unit))
+                .collect(Collectors.joining("; "))
+            + (trims.size() > 12 ? " and more" : "")
+            + ".");
   }
 
   /** What it is called where pictures are kept. */

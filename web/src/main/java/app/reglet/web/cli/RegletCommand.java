@@ -14,6 +14,7 @@ import picocli.CommandLine.Command;
       MeasureCommand.class,
       TemplateCommand.class,
       InspectCommand.class,
+      CarryCommand.class,
       PeopleCommand.class,
       BackupCommand.class,
       RestoreCommand.class

@@ -1,13 +1,11 @@
 package app.reglet.web.dispatch;
 
 import app.reglet.core.wrap.FilePage;
-import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.inspect.Compared;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
-import app.reglet.press.pdf.PressFile;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
@@ -35,10 +33,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 public class DispatchController {
   private final Covers covers;
   private final Pressing pressing;
+  private final CoverFiles files;
   private final FileNumbers numbers;
   private final StandingOut standing;
 
-  DispatchController(Covers covers, Pressing pressing, FileNumbers numbers, StandingOut standing) {
+  DispatchController(
+      Covers covers,
+      Pressing pressing,
+      CoverFiles files,
+      FileNumbers numbers,
+      StandingOut standing) {
+    this.files = files;
     this.standing = standing;
     this.numbers = numbers;
     this.covers = covers;
@@ -67,17 +72,11 @@ public class DispatchController {
             .wrap()
             .map(
                 w ->
-                    files(w).stream()
-                        .map(p -> name(cover, p, numbers.next(cover.edition())))
+                    CoverFiles.pages(w).stream()
+                        .map(p -> CoverFiles.name(cover, p, numbers.next(cover.edition())))
                         .toList())
             .orElse(null));
     return "dispatch";
-  }
-
-  /** The pages that are files of their own: the inside goes behind a whole outside, else alone. */
-  private static List<Wrap> files(Wrap outside) {
-    List<Wrap> pages = FilePages.of(outside);
-    return pages.get(0).page() == FilePage.OUTSIDE ? pages.subList(0, 1) : pages;
   }
 
   /** Makes the files, looks at them as a house would, and answers with what it found. */
@@ -85,13 +84,14 @@ public class DispatchController {
   String make(@PathVariable Long id, Viewer viewer, Model model) {
     Cover cover = covers.of(id, viewer);
     model.addAttribute("cover", cover);
-    model.addAttribute("made", files(cover.sheet()).stream().map(p -> made(cover, p)).toList());
+    model.addAttribute(
+        "made", CoverFiles.pages(cover.sheet()).stream().map(p -> made(cover, p)).toList());
     return "dispatch :: made";
   }
 
   private Made made(Cover cover, Wrap page) {
     if (cover.edition().getBinding().isInPixels()) {
-      EbookCover ebook = ebook(cover);
+      EbookCover ebook = files.ebook(cover);
       return made(cover, page, ebook.file().length, FitCheck.of(ebook, page));
     }
     return pressing.with(
@@ -117,7 +117,7 @@ public class DispatchController {
   private Made made(Cover cover, Wrap page, long bytes, List<Compared> compared) {
     return new Made(
         page.page().id(),
-        name(cover, page, numbers.take(cover.edition())),
+        CoverFiles.name(cover, page, numbers.take(cover.edition())),
         String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
         ComparedText.of(compared, cover.house().unit()));
   }
@@ -130,14 +130,14 @@ public class DispatchController {
       HttpServletResponse response)
       throws IOException {
     Cover cover = covers.of(id, viewer);
-    List<Wrap> pages = files(cover.sheet());
+    List<Wrap> pages = CoverFiles.pages(cover.sheet());
     Wrap wanted =
         pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
     if (cover.edition().getBinding().isInPixels()) {
-      byte[] file = ebook(cover).file();
+      byte[] file = files.ebook(cover).file();
       Downloads.begin(
           response,
-          name(cover, wanted, numbers.take(cover.edition())),
+          CoverFiles.name(cover, wanted, numbers.take(cover.edition())),
           MediaType.IMAGE_JPEG,
           file.length);
       response.getOutputStream().write(file);
@@ -149,28 +149,11 @@ public class DispatchController {
         file -> {
           Downloads.begin(
               response,
-              name(cover, wanted, numbers.take(cover.edition())),
+              CoverFiles.name(cover, wanted, numbers.take(cover.edition())),
               MediaType.APPLICATION_PDF,
               Files.size(file));
           Files.copy(file, response.getOutputStream());
           return file;
         });
-  }
-
-  private EbookCover ebook(Cover cover) {
-    cover.sheet();
-    return pressing.atOnce(
-        cover, () -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
-  }
-
-  private static String name(Cover cover, Wrap page, int number) {
-    boolean pixels = page.spec().binding().isInPixels();
-    return PressFile.name(
-        cover.book(),
-        page,
-        pixels ? "ebook" : page.page().id(),
-        cover.edition().getRevision(),
-        number,
-        pixels ? "jpg" : "pdf");
   }
 }

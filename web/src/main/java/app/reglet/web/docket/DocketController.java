@@ -3,9 +3,6 @@ package app.reglet.web.docket;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.PageTurn;
-import app.reglet.core.carry.FateText;
-import app.reglet.core.carry.Report;
-import app.reglet.core.carry.Seen;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.compare.Spread;
 import app.reglet.core.design.FactsUsed;
@@ -17,7 +14,6 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.core.wrap.WrapChange;
 import app.reglet.press.drawing.WrapDrawing;
 import app.reglet.press.inspect.BlockCount;
 import app.reglet.press.inspect.BlockFit;
@@ -25,7 +21,6 @@ import app.reglet.press.inspect.BlockFitText;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.Hyphenation;
-import app.reglet.web.carry.Carrying;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Viewer;
@@ -37,7 +32,6 @@ import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.MeasureLine;
 import java.io.IOException;
 import java.net.URI;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,6 +55,7 @@ public class DocketController {
   private final Covers covers;
   private final DocketService docket;
   private final FactsChanges facts;
+  private final Changed changed;
   private final Houses houses;
   private final ReadingRoom reading;
   private final Uploads uploads;
@@ -69,6 +64,7 @@ public class DocketController {
       Covers covers,
       DocketService docket,
       FactsChanges facts,
+      Changed changed,
       Houses houses,
       ReadingRoom reading,
       Uploads uploads) {
@@ -77,13 +73,25 @@ public class DocketController {
     this.covers = covers;
     this.docket = docket;
     this.facts = facts;
+    this.changed = changed;
     this.houses = houses;
   }
 
   @GetMapping("/editions/{id}/docket")
-  String page(@PathVariable Long id, Viewer viewer, Model model) {
+  String page(
+      @PathVariable Long id,
+      @RequestParam(required = false) String changed,
+      Viewer viewer,
+      Model model) {
     Cover cover = covers.of(id, viewer);
-    fill(model, cover, docket.standing(cover.edition(), cover.unit()), List.of());
+    List<String> said =
+        changed == null
+            ? List.of()
+            : this.changed
+                .before(cover.edition(), viewer)
+                .map(b -> Changed.said(b.cover(), cover))
+                .orElseGet(List::of);
+    fill(model, cover, docket.standing(cover.edition(), cover.unit()), said);
     return "docket";
   }
 
@@ -95,8 +103,7 @@ public class DocketController {
       Viewer viewer,
       Model model) {
     EditionEntity edition = covers.edition(id);
-    Optional<Wrap> before = covers.wrap(edition);
-    Optional<Seen> seen = seen(edition, viewer);
+    Optional<Cover> before = readable(edition, viewer);
     String shape = shape(edition);
     Unit typedIn = viewer.unitFor(covers.sheet(edition));
     Map<String, String> problems = docket.save(id, form, typedIn);
@@ -104,7 +111,7 @@ public class DocketController {
       return "redirect:/editions/" + id + "/docket";
     }
     Cover after = covers.of(id, viewer);
-    fill(model, after, problems, changes(before, seen, after));
+    fill(model, after, problems, before.map(b -> Changed.said(b, after)).orElseGet(List::of));
     model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);
     return "docket :: answer";
@@ -169,7 +176,7 @@ public class DocketController {
                     new Refusal(
                         "This finding is no longer there: the docket has changed since. Reload the page."));
     facts.apply(id, remedy);
-    return "redirect:/editions/" + id + "/docket";
+    return "redirect:/editions/" + id + "/docket?changed";
   }
 
   /** Reads a book block's PDF and sets it against the facts; nothing is changed yet. */
@@ -204,35 +211,22 @@ public class DocketController {
   @PostMapping("/editions/{id}/docket/pages")
   String usePages(@PathVariable Long id, @RequestParam int pages) {
     facts.useFinalPages(id, pages);
-    return "redirect:/editions/" + id + "/docket";
+    return "redirect:/editions/" + id + "/docket?changed";
   }
 
   @PostMapping("/editions/{id}/docket/newer-sheet")
   String newerSheet(@PathVariable Long id) {
     facts.useNewerSheet(id);
-    return "redirect:/editions/" + id + "/docket";
+    return "redirect:/editions/" + id + "/docket?changed";
   }
 
-  /** The cover as it is, where it can be drawn and something is on it. */
-  private Optional<Seen> seen(EditionEntity edition, Viewer viewer) {
+  /** The cover as it is, where it can be read. */
+  private Optional<Cover> readable(EditionEntity edition, Viewer viewer) {
     try {
-      return Carrying.seen(covers.of(edition, viewer));
+      return Optional.of(covers.of(edition, viewer));
     } catch (Refusal | BrokenCover e) {
       return Optional.empty();
     }
-  }
-
-  /** What changed on the sheet, and what became of the pieces on it. */
-  private static List<String> changes(Optional<Wrap> before, Optional<Seen> was, Cover after) {
-    List<String> said = new ArrayList<>();
-    before
-        .flatMap(b -> after.wrap().map(a -> WrapChange.between(b, a, after.unit())))
-        .ifPresent(said::addAll);
-    Optional<Seen> is = Carrying.seen(after);
-    if (!said.isEmpty() && was.isPresent() && is.isPresent()) {
-      said.addAll(new FateText(after.sheet(), after.unit()).brief(Report.of(was.get(), is.get())));
-    }
-    return said;
   }
 
   private void fill(Model model, Cover cover, Map<String, String> problems, List<String> changes) {

@@ -6,9 +6,9 @@ import app.reglet.core.book.Isbn;
 import app.reglet.core.facts.FactsReader;
 import app.reglet.core.facts.ReadFacts;
 import app.reglet.core.facts.TypedFacts;
-import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.type.Hyphenation;
+import app.reglet.web.carry.Refitting;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
@@ -37,7 +37,7 @@ public class DocketService {
   private final Editions editions;
   private final Houses houses;
   private final Covers covers;
-  private final Rescaling rescaling;
+  private final Refitting refitting;
   private final FactsHistory history;
 
   DocketService(
@@ -45,10 +45,10 @@ public class DocketService {
       Editions editions,
       Houses houses,
       Covers covers,
-      Rescaling rescaling,
+      Refitting refitting,
       FactsHistory history) {
     this.history = history;
-    this.rescaling = rescaling;
+    this.refitting = refitting;
     this.books = books;
     this.editions = editions;
     this.houses = houses;
@@ -76,6 +76,7 @@ public class DocketService {
               + "note what differs, reload, and make the change again.");
     }
     Map<String, String> was = history.state(edition);
+    EditionEntity before = refitting.before(edition);
     Map<String, String> problems = new LinkedHashMap<>();
     tooLong(form, problems);
     words(edition.getBook(), form, problems);
@@ -86,6 +87,7 @@ public class DocketService {
     books.saveAndFlush(edition.getBook());
     editions.saveAndFlush(edition);
     history.record(edition, was);
+    refitting.follow(edition, before);
     return problems;
   }
 
@@ -98,9 +100,7 @@ public class DocketService {
     read.problems().forEach(problems::putIfAbsent);
     edition.setChoices(read.binding(), read.stock(), read.ink(), read.turn());
     if (!isLong(form.trim())) {
-      Size before = edition.getTrim();
       edition.setTrim(form.trim(), read.trim());
-      resize(edition, before, read);
     }
     if (form.pages() != null && !isLong(form.pages())) {
       edition.setPages(form.pages(), read.pages());
@@ -123,13 +123,6 @@ public class DocketService {
               : read.toldSource());
     }
     edition.setInsidePrinted(read.inside());
-  }
-
-  /** On a cover that is measured in pixels, what is on it goes with its size. */
-  private void resize(EditionEntity edition, Size before, ReadFacts read) {
-    if (read.binding().isInPixels() && read.trim() != null) {
-      rescaling.of(edition, before, read.trim());
-    }
   }
 
   private static boolean isLong(String typed) {

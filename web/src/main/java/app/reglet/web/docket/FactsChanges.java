@@ -4,7 +4,7 @@ import app.reglet.core.check.Remedy;
 import app.reglet.core.facts.FactsReader;
 import app.reglet.core.facts.PageCount;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.core.measure.Size;
+import app.reglet.web.carry.Refitting;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Conflict;
 import app.reglet.web.shell.Gone;
@@ -22,15 +22,15 @@ public class FactsChanges {
   private final Editions editions;
   private final Houses houses;
   private final Covers covers;
-  private final Rescaling rescaling;
+  private final Refitting refitting;
   private final FactsHistory history;
 
   FactsChanges(
-      Editions editions, Houses houses, Covers covers, Rescaling rescaling, FactsHistory history) {
+      Editions editions, Houses houses, Covers covers, Refitting refitting, FactsHistory history) {
     this.editions = editions;
     this.houses = houses;
     this.covers = covers;
-    this.rescaling = rescaling;
+    this.refitting = refitting;
     this.history = history;
   }
 
@@ -38,29 +38,42 @@ public class FactsChanges {
   @Transactional
   public void apply(Long id, Remedy.OfFacts remedy) {
     EditionEntity edition = edition(id);
-    Map<String, String> was = history.state(edition);
-    remedy.accept(new MendingFacts(edition));
-    editions.saveAndFlush(edition);
-    history.record(edition, was);
+    changing(edition, () -> remedy.accept(new MendingFacts(edition)));
   }
 
   /** Takes the page count of the finished inside: nothing about it is provisional any more. */
   @Transactional
   public void useFinalPages(Long id, int pages) {
     EditionEntity edition = edition(id);
-    Map<String, String> was = history.state(edition);
-    pages(edition, pages);
-    edition.setSpread("", 0);
-    history.record(edition, was);
+    changing(
+        edition,
+        () -> {
+          pages(edition, pages);
+          edition.setSpread("", 0);
+        });
   }
 
   /** Takes a page count; how far it may still go stays, unless it would go below a page. */
   @Transactional
   public void usePages(Long id, int pages) {
     EditionEntity edition = edition(id);
+    changing(edition, () -> pages(edition, pages));
+  }
+
+  /** Takes facts over as they stand in columns. */
+  @Transactional
+  public void take(Long id, Map<String, String> facts) {
+    EditionEntity edition = edition(id);
+    changing(edition, () -> edition.take(facts));
+  }
+
+  private void changing(EditionEntity edition, Runnable change) {
     Map<String, String> was = history.state(edition);
-    pages(edition, pages);
+    EditionEntity before = refitting.before(edition);
+    change.run();
+    editions.saveAndFlush(edition);
     history.record(edition, was);
+    refitting.follow(edition, before);
   }
 
   private void pages(EditionEntity edition, int pages) {
@@ -68,7 +81,6 @@ public class FactsChanges {
     if (edition.getSpread() >= pages) {
       edition.setSpread("", 0);
     }
-    editions.save(edition);
   }
 
   private EditionEntity edition(Long id) {
@@ -97,30 +109,31 @@ public class FactsChanges {
       throw new Conflict(
           "This docket was changed in another window. Nothing was overwritten: reload the page to go on from there.");
     }
-    Size before = edition.getTrim();
+    EditionEntity before = refitting.before(edition);
     if (back) {
       history.undo(edition);
     } else {
       history.redo(edition);
     }
-    rescaling.of(edition, before, edition.getTrim());
+    refitting.follow(edition, before);
   }
 
   /** Measures an edition by the version of its house's sheet that is in force. */
   @Transactional
   public void useNewerSheet(Long id) {
     EditionEntity edition = edition(id);
-    Map<String, String> was = history.state(edition);
-    edition.setHouse(edition.getHouseId(), houses.version(edition.getHouseId()));
-    RuleSheet house = covers.sheet(edition);
-    edition.setChoices(
-        house.bindings().containsKey(edition.getBinding())
-            ? edition.getBinding()
-            : house.bindings().keySet().stream().sorted().findFirst().orElseThrow(),
-        FactsReader.listed(house.stocks(), edition.getStock()),
-        FactsReader.listed(house.inks(), edition.getInk()),
-        edition.getTurn());
-    editions.saveAndFlush(edition);
-    history.record(edition, was);
+    changing(
+        edition,
+        () -> {
+          edition.setHouse(edition.getHouseId(), houses.version(edition.getHouseId()));
+          RuleSheet house = covers.sheet(edition);
+          edition.setChoices(
+              house.bindings().containsKey(edition.getBinding())
+                  ? edition.getBinding()
+                  : house.bindings().keySet().stream().sorted().findFirst().orElseThrow(),
+              FactsReader.listed(house.stocks(), edition.getStock()),
+              FactsReader.listed(house.inks(), edition.getInk()),
+              edition.getTurn());
+        });
   }
 }

@@ -187,6 +187,51 @@ class FactsHistory {
     return JSON.readValue(json, new TypeReference<TreeMap<String, String>>() {});
   }
 
+  /**
+   * The last change of an edition's facts that was not taken back.
+   *
+   * @param facts what stood in the columns of the edition before, those of the book left out
+   */
+  record Last(String what, Instant made, Map<String, String> facts) {
+    boolean has(String column) {
+      return facts.containsKey(column);
+    }
+
+    /** What stood there; null for nothing. */
+    String was(String column) {
+      return facts.get(column);
+    }
+  }
+
+  /** The last change, empty for none. */
+  Optional<Last> last(Long edition) {
+    return newest(edition, false)
+        .map(
+            r -> {
+              Map<String, String> facts = new TreeMap<>();
+              r.before()
+                  .forEach(
+                      (column, was) -> {
+                        if (column.startsWith("edition.")) {
+                          facts.put(column.substring("edition.".length()), was);
+                        }
+                      });
+              return new Last(r.what(), r.made(), facts);
+            });
+  }
+
+  /** Whether a column was changed since, and that was not taken back. */
+  boolean changedSince(Long edition, String column, Instant since) {
+    return jdbc
+        .queryForList(
+            "select after_change from facts_change where edition_id = ? and not undone and made > ?",
+            String.class,
+            edition,
+            Timestamp.from(since))
+        .stream()
+        .anyMatch(after -> map(after).containsKey(column));
+  }
+
   /** What undo would take back, empty for nothing. */
   Optional<String> undoable(Long edition) {
     return newest(edition, false).map(Row::what);

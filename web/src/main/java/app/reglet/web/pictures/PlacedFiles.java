@@ -73,6 +73,33 @@ public class PlacedFiles implements Pictures {
     this.clock = clock;
   }
 
+  /**
+   * A file that covers show.
+   *
+   * @param name what it was called
+   */
+  public record Known(What kind, String name) {}
+
+  /** What a file that is kept here is. */
+  public enum What {
+    PICTURE,
+    DRAWING,
+    PDF
+  }
+
+  /** What is known of a file that covers show; empty when it is not kept here. */
+  public Optional<Known> kept(String sha) {
+    return pictures
+        .about(sha)
+        .map(p -> new Known(What.PICTURE, p.getName()))
+        .or(() -> records.findById(sha).map(d -> new Known(What.DRAWING, d.getName())))
+        .or(
+            () ->
+                records
+                    .findFirstByIdStartingWith(sha + "/")
+                    .map(d -> new Known(What.PDF, d.getName())));
+  }
+
   /** What a file is, by its first bytes. */
   public enum Kind {
     PICTURE,

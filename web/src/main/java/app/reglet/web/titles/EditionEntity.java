@@ -12,6 +12,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Map;
 
 /** One edition of a title: its facts, and the revision of its cover that is in force. */
 @Entity
@@ -53,6 +54,33 @@ public class EditionEntity extends EditionFacts {
     setFlaps(spec.flaps());
     spec.toldSpine().ifPresent(t -> setToldSpine("", t.width(), t.source()));
     setInsidePrinted(spec.insidePrinted());
+  }
+
+  /** A new edition with facts as {@link EditionFacts#columns} gives them. */
+  public static EditionEntity begun(BookEntity book, Map<String, String> facts, Instant created) {
+    EditionEntity e = new EditionEntity();
+    e.book = book;
+    e.created = created;
+    e.take(facts);
+    return e;
+  }
+
+  /**
+   * The same edition with some of its facts as they stand in columns; it is not stored.
+   *
+   * @param columns names and texts, see {@link EditionFacts#columns}
+   */
+  public EditionEntity as(Map<String, String> columns) {
+    EditionEntity e = new EditionEntity();
+    e.id = id;
+    e.version = version;
+    e.book = book;
+    e.revision = revision;
+    e.created = created;
+    e.takenAway = takenAway;
+    e.take(columns());
+    e.take(columns);
+    return e;
   }
 
   public Long getId() {

@@ -10,7 +10,10 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import jakarta.persistence.Column;
 import jakarta.persistence.MappedSuperclass;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * The facts of an edition. What was typed is kept beside the last value that could be read, so that
@@ -237,6 +240,67 @@ public abstract class EditionFacts {
     return front.isEmpty() || back.isEmpty()
         ? Optional.empty()
         : Optional.of(new Flaps(front.get(), back.get()));
+  }
+
+  /** The facts as texts by column; null where there is none. */
+  public Map<String, String> columns() {
+    Map<String, String> columns = new TreeMap<>();
+    columns.put("house_id", houseId);
+    columns.put("house_version", String.valueOf(houseVersion));
+    columns.put("binding", binding);
+    columns.put("trim", trim);
+    columns.put("trim_typed", trimTyped);
+    columns.put("pages", Objects.toString(pages, null));
+    columns.put("pages_typed", pagesTyped);
+    columns.put("spread", String.valueOf(spread));
+    columns.put("spread_typed", spreadTyped);
+    columns.put("stock", stock);
+    columns.put("ink", ink);
+    columns.put("turn", turn);
+    columns.put("front_flap", frontFlap);
+    columns.put("front_flap_typed", frontFlapTyped);
+    columns.put("back_flap", backFlap);
+    columns.put("back_flap_typed", backFlapTyped);
+    columns.put("told_spine", toldSpine);
+    columns.put("told_spine_typed", toldSpineTyped);
+    columns.put("told_source", toldSource);
+    columns.put("inside_printed", String.valueOf(insidePrinted));
+    return columns;
+  }
+
+  /**
+   * Takes facts as {@link #columns} gives them.
+   *
+   * @throws IllegalArgumentException for a column that is no fact
+   */
+  public void take(Map<String, String> columns) {
+    columns.forEach(this::take);
+  }
+
+  private void take(String column, String value) {
+    switch (column) {
+      case "house_id" -> houseId = value;
+      case "house_version" -> houseVersion = Integer.parseInt(value);
+      case "binding" -> binding = value;
+      case "trim" -> trim = value;
+      case "trim_typed" -> trimTyped = value;
+      case "pages" -> pages = value == null ? null : Integer.valueOf(value);
+      case "pages_typed" -> pagesTyped = value;
+      case "spread" -> spread = Integer.parseInt(value);
+      case "spread_typed" -> spreadTyped = value;
+      case "stock" -> stock = value;
+      case "ink" -> ink = value;
+      case "turn" -> turn = value;
+      case "front_flap" -> frontFlap = value;
+      case "front_flap_typed" -> frontFlapTyped = value;
+      case "back_flap" -> backFlap = value;
+      case "back_flap_typed" -> backFlapTyped = value;
+      case "told_spine" -> toldSpine = value;
+      case "told_spine_typed" -> toldSpineTyped = value;
+      case "told_source" -> toldSource = value;
+      case "inside_printed" -> insidePrinted = Boolean.parseBoolean(value);
+      default -> throw new IllegalArgumentException("There is no fact in " + column + ".");
+    }
   }
 
   /** The facts to measure, empty while there is no page count. */

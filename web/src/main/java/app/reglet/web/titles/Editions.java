@@ -10,6 +10,11 @@ public interface Editions extends JpaRepository<EditionEntity, Long> {
   @Query("select e from EditionEntity e join fetch e.book where e.takenAway is null order by e.id")
   List<EditionEntity> findAllByOrderByIdAsc();
 
+  /** Those of one book, without what was taken away. */
+  @Query(
+      "select e from EditionEntity e join fetch e.book where e.takenAway is null and e.book.id = :book order by e.id")
+  List<EditionEntity> ofBook(Long book);
+
   /** Those that were taken away, the latest first. */
   @Query(
       "select e from EditionEntity e join fetch e.book where e.takenAway is not null order by e.takenAway desc")

@@ -101,7 +101,7 @@ public class WhatIfController {
   @PostMapping
   String use(@PathVariable Long id, @RequestParam int pages) {
     docket.usePages(id, pages);
-    return "redirect:/editions/" + id + "/docket";
+    return "redirect:/editions/" + id + "/docket?changed";
   }
 
   private void fill(Model model, Cover cover, int pages) {

@@ -15,10 +15,11 @@ final class ContentCodecs {
   private static final MotifCodec.Ornaments ORNAMENT = new MotifCodec.Ornaments();
   private static final MotifCodec.Patterns PATTERN = new MotifCodec.Patterns();
   private static final PageCodec PAGE = new PageCodec();
+  private static final CuttingCodec CUTTING = new CuttingCodec();
   private static final BarcodeCodec BARCODE = new BarcodeCodec();
   private static final GroupCodec GROUP = new GroupCodec();
   private static final List<ContentCodec<? extends Content>> ALL =
-      List.of(WORDS, SHAPE, PICTURE, ORNAMENT, PATTERN, PAGE, BARCODE, GROUP);
+      List.of(WORDS, SHAPE, PICTURE, ORNAMENT, PATTERN, PAGE, CUTTING, BARCODE, GROUP);
 
   private ContentCodecs() {}
 
@@ -53,6 +54,11 @@ final class ContentCodecs {
           @Override
           public ObjectNode page(Content.Page page) {
             return with(PAGE, page);
+          }
+
+          @Override
+          public ObjectNode cutting(Content.Cutting cutting) {
+            return with(CUTTING, cutting);
           }
 
           @Override

@@ -1,0 +1,160 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** The facts change in place, and the cover follows; the other editions of its title when asked. */
+public class RefitTest {
+  private static Desk composed(String title) {
+    return Desk.atBench(title, "The first paragraph.\nAnd what follows it.").layout("Ledger");
+  }
+
+  private static String art(Desk desk) {
+    return desk.page.locator("#artwork").innerHTML();
+  }
+
+  private static void docket(Desk desk) {
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+  }
+
+  @Test
+  public void aTrimChangedInPlaceCarriesTheDesignAndThereAndBackIsExactlyWhatItWas() {
+    Desk desk = composed("In place");
+    String before = art(desk);
+    double[] was = desk.box("title");
+    docket(desk);
+    String trim = desk.page.locator("#trim").inputValue();
+    desk.type("trim", "5 x 8 in");
+    assertThat(desk.page.locator("#changes")).containsText("nothing new to mend");
+    desk.page.locator("#before-after").click();
+    assertThat(desk.page.locator("#changed-what")).containsText("trim size");
+    assertThat(desk.page.locator("#changed-sheet")).containsText("sheet");
+    assertThat(desk.page.locator("tr[data-piece=title] td").first())
+        .hasText(Pattern.compile(".*(0\\.8\\d times the size|box ).*", Pattern.CASE_INSENSITIVE));
+    desk.page.waitForFunction(
+        "() => [...document.querySelectorAll('.to-scale img')].length === 2 && [...document.querySelectorAll('.to-scale img')].every(i => i.complete && i.naturalWidth > 300)");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.bench();
+    double[] is = desk.box("title");
+    assertThat(is[3]).isLessThan(was[3]);
+    assertThat(is[3] / was[3]).isCloseTo(5 / 6.0, within(0.08));
+    assertThat(desk.page.locator("#undo")).hasAttribute("title", "Undo: Carried to 5 × 8 in");
+    // through a third size and back: from what was composed, not from one to the next
+    docket(desk);
+    desk.type("trim", "8 x 10 in");
+    desk.type("trim", trim);
+    desk.bench();
+    assertThat(art(desk)).isEqualTo(before);
+    desk.page.close();
+  }
+
+  @Test
+  public void whatIsUndoneOnTheDocketIsUndoneOnTheCover() {
+    Desk desk = composed("Undone together");
+    String before = art(desk);
+    docket(desk);
+    desk.type("trim", "5 x 8 in");
+    desk.page.waitForNavigation(() -> desk.page.locator("#facts-undo").click());
+    desk.bench();
+    assertThat(art(desk)).isEqualTo(before);
+    docket(desk);
+    desk.page.waitForNavigation(() -> desk.page.locator("#facts-redo").click());
+    desk.bench();
+    assertThat(art(desk)).isNotEqualTo(before);
+    desk.page.close();
+  }
+
+  @Test
+  public void anotherBindingInPlaceFillsItsFlaps() {
+    Desk desk = composed("A jacket in place");
+    docket(desk);
+    desk.choose("house", "dunlin-casebinders");
+    desk.choose("binding", "dust-jacket");
+    desk.bench();
+    assertThat(desk.page.locator("#artwork [data-piece=front-flap-prose]")).hasCount(1);
+    assertThat(desk.page.locator("#undo"))
+        .hasAttribute(
+            "title", Pattern.compile("Undo: Carried to Dust jacket, Dunlin Casebinders, .*"));
+    desk.page.close();
+  }
+
+  private static String carried(Desk desk, String to) {
+    String origin = desk.id();
+    desk.page.navigate("/editions/" + origin + "/side-by-side");
+    desk.page
+        .getByRole(
+            AriaRole.LINK,
+            new Page.GetByRoleOptions().setName("Carry the cover to " + to).setExact(true))
+        .click();
+    desk.page.waitForURL("**/carry?**");
+    desk.page.locator("#carry-make").click();
+    desk.page.waitForURL(Pattern.compile(".*/editions/\\d+/carried"));
+    String made = desk.id();
+    desk.page.navigate("/editions/" + origin + "/docket");
+    return made;
+  }
+
+  @Test
+  public void anOriginsTrimIsNothingForItsFollowersToTakeButWhatWasPendingStays() {
+    Desk desk = composed("An origin refitted");
+    String origin = desk.id();
+    String made = carried(desk, "Case laminate, Dunlin Casebinders");
+    desk.bench();
+    Hands h = new Hands.OfMouse(desk);
+    h.choose("title");
+    h.type("#b-colour", "#aa3311");
+    docket(desk);
+    desk.type("trim", "5 x 8 in");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(desk.page.locator("#offers label").allInnerTexts().stream().map(String::strip))
+        .containsExactly("Title: colour");
+    // and a follower that is refitted still follows in place and type
+    desk.page.navigate("/editions/" + made + "/docket");
+    desk.type("trim", "5.5 x 8.5 in");
+    desk.page.navigate("/editions/" + origin + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    h = new Hands.OfMouse(desk);
+    h.choose("author");
+    h.type("#b-colour", "#115533");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(desk.page.locator("#offers input:checked")).hasCount(2);
+    desk.page.close();
+  }
+
+  @Test
+  public void theOtherEditionsOfATitleAreToldWhatACountWouldBeThereAndTakeItTogether() {
+    Desk desk = composed("Grown together");
+    String pages = desk.page.locator("#measure-line").innerText();
+    String first = carried(desk, "Case laminate, Dunlin Casebinders");
+    String second = carried(desk, "Dust jacket, Dunlin Casebinders");
+    carried(desk, "Ebook cover, Lantern Shelf");
+    assertThat(pages).contains("pp");
+    int count = Integer.parseInt(desk.page.locator("#pages").inputValue());
+    desk.type("pages", String.valueOf(count + 40));
+    assertThat(desk.page.locator("#others li")).hasCount(2);
+    List<String> told = desk.page.locator("#others li").allInnerTexts();
+    assertThat(told.get(0))
+        .contains("Case laminate, Dunlin Casebinders")
+        .contains(count + " → " + (count + 40) + " pages: spine +")
+        .contains("nothing new to mend");
+    assertThat(desk.page.locator("#others input:checked")).hasCount(2);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page.locator("#change-together").click();
+    assertThat(desk.page.locator("#others")).containsText("changed too");
+    assertThat(desk.page.locator("#change-together")).hasCount(0);
+    for (String each : List.of(first, second)) {
+      desk.page.navigate("/editions/" + each + "/docket");
+      assertThat(desk.page.locator("#pages")).hasValue(String.valueOf(count + 40));
+      assertThat(desk.page.locator("#facts-undo"))
+          .hasAttribute("title", "Undo: page count: " + count + " → " + (count + 40));
+    }
+    desk.page.close();
+  }
+}
