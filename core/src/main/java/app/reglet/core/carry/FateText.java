@@ -128,8 +128,9 @@ public record FateText(Wrap to, Unit unit) {
   private String scaled(Box a, Box b) {
     double across = b.width().toMm() / a.width().toMm();
     double down = b.height().toMm() / a.height().toMm();
-    return Math.abs(across / down - 1) < SAME_SHAPE
-        ? String.format(Locale.ROOT, "%.2f times the size", across)
+    String times = String.format(Locale.ROOT, "%.2f times the size", across);
+    return Math.abs(across / down - 1) < SAME_SHAPE && !times.startsWith("1.00")
+        ? times
         : "box " + a.size().brief(unit) + " → " + b.size().brief(unit);
   }
 

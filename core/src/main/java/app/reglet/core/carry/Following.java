@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A cover that was carried, and its origin that went on: what the origin changed is the difference
@@ -23,11 +24,18 @@ import java.util.Set;
  * @param base the origin as it was, carried here
  * @param theirs the origin as it is, carried here
  * @param mine the cover as it is
+ * @param made the cover as it was carried: what is still as it was then is not its own, though the
+ *     origin carried here now, from the sheet it has now, would be another
  */
-public record Following(Design base, Design theirs, Design mine) {
+public record Following(Design base, Design theirs, Design mine, Design made) {
   private static final String GROUND = Offer.GROUND;
   private static final String COLOUR = Offer.COLOUR;
   private static final String ALL = "all";
+
+  /** A cover that was carried from the sheet that its origin has. */
+  public Following(Design base, Design theirs, Design mine) {
+    this(base, theirs, mine, base);
+  }
 
   /** All that the origin changed and the cover is not alike in. */
   public List<Offer> offers() {
@@ -46,7 +54,11 @@ public record Following(Design base, Design theirs, Design mine) {
 
   /** In what the cover has gone its own way, whether the origin changed that or not. */
   public List<Offer> own() {
-    return new Following(base, mine, base).offers();
+    Set<String> since =
+        new Following(made, mine, made)
+            .offers().stream().map(Offer::key).collect(Collectors.toSet());
+    return new Following(base, mine, base)
+        .offers().stream().filter(o -> since.contains(o.key())).toList();
   }
 
   private static void ids(Design design, Set<String> ids) {
@@ -69,7 +81,11 @@ public record Following(Design base, Design theirs, Design mine) {
       // a colour that was taken out of the palette is taken out of the pieces first
       if (is != null && !is.equals(was) && !is.equals(own)) {
         offers.add(
-            new Offer(COLOUR + name, name, "colour of the palette", !Objects.equals(own, was)));
+            new Offer(
+                COLOUR + name,
+                name,
+                "colour of the palette",
+                isOwn(own, was, made.palette().get(name))));
       }
     }
   }
@@ -80,8 +96,14 @@ public record Following(Design base, Design theirs, Design mine) {
     Object own = grounds(mine.side(side));
     if (!is.equals(was) && !is.equals(own)) {
       String name = side == PrintedSide.OUTSIDE ? "Ground" : "Ground of the inside";
-      offers.add(new Offer(GROUND + "/" + side.id(), name, "ground", !own.equals(was)));
+      offers.add(
+          new Offer(
+              GROUND + "/" + side.id(), name, "ground", isOwn(own, was, grounds(made.side(side)))));
     }
+  }
+
+  private static boolean isOwn(Object own, Object base, Object made) {
+    return !Objects.equals(own, base) && !Objects.equals(own, made);
   }
 
   private static Object grounds(Composition c) {
@@ -99,7 +121,7 @@ public record Following(Design base, Design theirs, Design mine) {
               Offer.ORDER + "/" + side.id(),
               side == PrintedSide.OUTSIDE ? "Pieces" : "Pieces of the inside",
               "which lies over which",
-              !own.equals(was)));
+              isOwn(own, was, common(made, side))));
     }
   }
 
@@ -128,6 +150,7 @@ public record Following(Design base, Design theirs, Design mine) {
     Piece was = loose(base, id).orElse(null);
     Piece is = loose(theirs, id).orElse(null);
     Piece own = loose(mine, id).orElse(null);
+    Piece first = loose(made, id).orElse(null);
     String key = id + "/" + ALL;
     if (was == null) {
       if (own == null) {
@@ -137,7 +160,7 @@ public record Following(Design base, Design theirs, Design mine) {
     }
     if (is == null) {
       if (own != null) {
-        offers.add(new Offer(key, was.name(), "taken off", !own.equals(was)));
+        offers.add(new Offer(key, was.name(), "taken off", isOwn(own, was, first)));
       }
       return;
     }
@@ -154,7 +177,7 @@ public record Following(Design base, Design theirs, Design mine) {
                 id + "/" + a.name().toLowerCase(java.util.Locale.ROOT),
                 is.name(),
                 a.said(),
-                !a.isAlike(was, own)));
+                !a.isAlike(was, own) && (first == null || !a.isAlike(first, own))));
       }
     }
   }

@@ -144,4 +144,49 @@ public class FollowingTest {
     assertThat(f.taking(List.of("band-1/colour", "nothing"))).isEqualTo(BASE);
     assertThat(f.taking(List.of("title/colour"))).isEqualTo(theirs);
   }
+
+  private static Piece disc(String id) {
+    return new Piece(id, id, BAND.anchors(), BAND.content());
+  }
+
+  private static Design of(Piece... pieces) {
+    return new Design(
+        BASE.palette(),
+        new Composition(Ground.plain(Colour.WHITE), List.of(pieces)),
+        Composition.BLANK);
+  }
+
+  @Test
+  public void theOrderOfThePiecesThatAllHaveIsFollowedAndOthersKeepTheirPlaces() {
+    Piece own = disc("own");
+    Piece theirsAlone = disc("theirs");
+    Design base = of(BAND, TITLE, disc("c"));
+    Design theirs = of(TITLE, theirsAlone, disc("c"), BAND);
+    Design mine = of(BAND, own, TITLE, disc("c"));
+    Following f = new Following(base, theirs, mine);
+    assertThat(keys(f.offers())).containsExactly("order of pieces/outside", "theirs/all");
+    assertThat(f.offers().get(0).piece()).isEmpty();
+    Design taken = f.taking(List.of("order of pieces/outside"));
+    assertThat(taken.outside().pieces())
+        .extracting(Piece::id)
+        .containsExactly("title", "own", "c", "band-1");
+    assertThat(keys(new Following(base, theirs, taken).offers())).containsExactly("theirs/all");
+    Design otherwise = of(disc("c"), BAND, TITLE);
+    assertThat(keys(new Following(base, theirs, otherwise).offers()))
+        .containsExactly("order of pieces/outside own", "theirs/all");
+  }
+
+  @Test
+  public void whatIsStillAsItWasCarriedIsNotItsOwnThoughItWouldBeCarriedOtherwiseNow() {
+    // the origin's spine grew: carried now, the title would be larger than it was carried then
+    Design made = sized(BASE, "30");
+    Design theirs = sized(BASE, "50");
+    assertThat(keys(new Following(BASE, theirs, made, made).offers()))
+        .containsExactly("title/type");
+    assertThat(new Following(BASE, BASE, made, made).own()).isEmpty();
+    Design mine = coloured(made, 0x00aa00);
+    assertThat(keys(new Following(BASE, BASE, mine, made).own())).containsExactly("title/colour");
+    assertThat(keys(new Following(BASE, theirs, sized(BASE, "12"), made).offers()))
+        .containsExactly("title/type own");
+  }
 }

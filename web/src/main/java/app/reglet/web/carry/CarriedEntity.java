@@ -83,6 +83,11 @@ public class CarriedEntity {
             .collect(Collectors.joining("\n"));
   }
 
+  /** It came out anew, in another revision of its own design. */
+  void madeAnew(int revision) {
+    this.revision = revision;
+  }
+
   /** What became of pieces that somebody let stand, by piece. */
   public Map<String, String> accepted() {
     return accepted

@@ -18,6 +18,7 @@ import app.reglet.web.titles.Editions;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -57,6 +58,10 @@ public class Kin {
     Carry carry = carrying.carry(origin);
     Function<Design, Design> here = d -> carry.of(d, origin.sheet(), cover.sheet());
     Design theirs = here.apply(origin.design());
+    Design made =
+        revisions.isGone(cover.edition(), carried.getRevision())
+            ? cover.design()
+            : revisions.at(cover.edition(), carried.getRevision());
     Map<String, Integer> bases = carried.bases();
     Map<Integer, Following> by = new HashMap<>();
     Set<Integer> all = bases.values().stream().filter(r -> r != NEVER).collect(Collectors.toSet());
@@ -65,7 +70,7 @@ public class Kin {
       by.put(
           revision,
           new Following(
-              here.apply(revisions.at(origin.edition(), revision)), theirs, cover.design()));
+              here.apply(revisions.at(origin.edition(), revision)), theirs, cover.design(), made));
     }
     Map<Offer, Integer> offers = new LinkedHashMap<>();
     by.forEach(
@@ -301,6 +306,22 @@ public class Kin {
       // what can't be compared is compared when it can be read again
     }
     return pending;
+  }
+
+  /** Whether a cover has gone its own way in nothing. */
+  boolean isAsCarried(EditionEntity edition) {
+    Node node = node(edition, new Viewer(Optional.of(Unit.MM), Locale.ROOT, ""));
+    return node.origin() != null && node.trouble() == null && node.own().isEmpty();
+  }
+
+  /** A cover's own sheet became another and its design with it: that is nothing of its own. */
+  void refitted(EditionEntity edition) {
+    rows.findById(edition.getId())
+        .ifPresent(
+            c -> {
+              c.madeAnew(edition.getRevision());
+              rows.save(c);
+            });
   }
 
   /** An origin's sheet became another and its design with it: that alone is nothing to take. */

@@ -92,6 +92,7 @@ public class Refitting {
       return; // it was never seen on a sheet: there is nothing to keep
     }
     Optional<Kin.Pending> pending = kin.pending(before);
+    boolean asCarried = kin.isAsCarried(before);
     int revision = edition.getRevision();
     if (is.isPresent()) {
       Design design = designed(edition, base, was.get(), is.get());
@@ -121,6 +122,9 @@ public class Refitting {
     }
     if (edition.getRevision() != revision) {
       pending.ifPresent(p -> kin.moved(edition, p));
+      if (asCarried) {
+        kin.refitted(edition);
+      }
     }
   }
 

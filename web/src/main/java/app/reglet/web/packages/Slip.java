@@ -12,6 +12,7 @@ import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -166,9 +167,16 @@ record Slip(
       Slip slip = JSON.readValue(json, Slip.class);
       slip.expectSound();
       return slip;
+    } catch (UnrecognizedPropertyException e) {
+      throw new Refusal(
+          "The package.json of this package can't be read: it says “"
+              + brief(e.getPropertyName())
+              + "”, which is not known here.");
     } catch (JacksonException e) {
       throw new Refusal(
-          "The package.json of this package can't be read: " + brief(e.getOriginalMessage()) + ".");
+          "The package.json of this package can't be read: it is no JSON of the form that "
+              + FORMAT
+              + " has.");
     }
   }
 

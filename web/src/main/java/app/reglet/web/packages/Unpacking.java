@@ -104,7 +104,7 @@ public class Unpacking {
   }
 
   /** A version of a house's sheet that is here. */
-  private record SheetHere(String house, int version) {}
+  private record SheetHere(String house, int version, String name) {}
 
   private final class Taking {
     private final Unpacked unpacked;
@@ -147,7 +147,7 @@ public class Unpacking {
       if (houses.has(sheet.id())) {
         for (int n : houses.numbers(sheet.id())) {
           if (houses.get(sheet.id(), n).equals(sheet)) {
-            return new SheetHere(sheet.id(), n);
+            return new SheetHere(sheet.id(), n, sheet.name());
           }
         }
       }
@@ -166,12 +166,12 @@ public class Unpacking {
         if (!houses.isTaken(id)) {
           String other = id.equals(sheet.id()) ? document : SheetRenamed.as(document, id);
           houses.publish(other);
-          return new SheetHere(id, 1);
+          return new SheetHere(id, 1, sheet.name());
         }
         for (int v : houses.numbers(id)) {
           if (!id.equals(sheet.id())
               && houses.get(id, v).equals(ExampleRun.readAndProve(SheetRenamed.as(document, id)))) {
-            return new SheetHere(id, v);
+            return new SheetHere(id, v, sheet.name());
           }
         }
       }
@@ -259,7 +259,6 @@ public class Unpacking {
 
     private EditionEntity edition(BookEntity book, Slip.Edition e) throws IOException {
       SheetHere sheet = sheets.get(e.sheet());
-      RuleSheet rules = houses.get(sheet.house(), sheet.version());
       EditionEntity edition;
       try {
         Map<String, String> facts = new TreeMap<>(e.facts());
@@ -275,7 +274,7 @@ public class Unpacking {
         throw new Refusal(
             "package",
             "The facts of an edition in this package, at “"
-                + rules.name()
+                + sheet.name()
                 + "”, can't be read: its binding, trim, count or flaps are none that are known.");
       }
       editions.saveAndFlush(edition);

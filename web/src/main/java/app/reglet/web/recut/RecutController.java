@@ -55,7 +55,7 @@ public class RecutController {
    * @param drawn whether the spine is drawn out
    */
   public record Asked(
-      String file, Integer page, String bled, String parts, String spine, boolean drawn) {
+      String file, Integer page, String bled, String parts, String spine, Boolean drawn) {
     String sha() {
       return file == null ? "" : file;
     }
@@ -81,7 +81,8 @@ public class RecutController {
     return new Recut(
         cover.sheet(),
         file,
-        new Recut.Choices(bled, "three".equals(asked.parts()), spine, asked.drawn()));
+        new Recut.Choices(
+            bled, "three".equals(asked.parts()), spine, Boolean.TRUE.equals(asked.drawn())));
   }
 
   private static Unit paper(Cover cover) {
