@@ -240,4 +240,99 @@ public class CommandLineTest {
       assertThat(refused.err()).isNotBlank().doesNotContain("\tat ");
     }
   }
+
+  private static Path packaged(String title) throws IOException {
+    Desk desk = Desk.atBench(title, "The first paragraph.\nAnd what follows it.").layout("Ledger");
+    Path zip = Files.createTempFile("title", ".zip");
+    try (var in =
+        java.net
+            .URI
+            .create(Live.reglet().address() + "/editions/" + desk.id() + "/package")
+            .toURL()
+            .openStream()) {
+      Files.copy(in, zip, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    }
+    desk.page.close();
+    return zip;
+  }
+
+  @Test
+  public void carriesAPackageToAJacketAndWritesItsFileItsReportAndThePackageWithBothEditions()
+      throws IOException {
+    Path zip = packaged("Carried by a line");
+    Path out = Files.createTempDirectory("carried");
+    Said said =
+        run(
+            "carry",
+            zip.toString(),
+            "--to",
+            "dunlin-casebinders/dust-jacket",
+            "--out",
+            out.toString());
+    assertThat(said.exit()).as(said.err()).isZero();
+    assertThat(said.out())
+        .contains("Front flap prose: New, on the front flap.")
+        .contains("Nothing to mend.");
+    java.util.List<Path> files;
+    try (var list = Files.list(out)) {
+      files = list.sorted().toList();
+    }
+    assertThat(files).hasSize(3);
+    Path pdf = files.stream().filter(f -> f.toString().endsWith(".pdf")).findFirst().orElseThrow();
+    Said inspected = run("inspect", pdf.toString());
+    assertThat(inspected.out()).startsWith("1 page");
+    assertThat(Files.readString(out.resolve("report.txt")))
+        .contains("carried to Dust jacket, Dunlin Casebinders");
+    // and on from there: the second edition of the package that came of it
+    Path further = Files.createTempDirectory("further");
+    Path made = files.stream().filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
+    Said again =
+        run(
+            "carry",
+            made.toString(),
+            "--edition",
+            "2",
+            "--to",
+            "osier-row/perfect-bound/A5",
+            "--turn",
+            "rtl",
+            "--out",
+            further.toString());
+    assertThat(again.exit()).as(again.err() + again.out()).isIn(0, 1);
+    assertThat(again.out())
+        .contains("Dust jacket, Dunlin Casebinders, carried to Perfect bound, Osier Row");
+    assertThat(again.out()).contains("148 × 210 mm");
+  }
+
+  @Test
+  public void whatCantBeCarriedIsSaidInASentenceAndNothingIsWritten() throws IOException {
+    Path zip = packaged("Not carried by a line");
+    Path out = Files.createTempDirectory("carried").resolve("none");
+    Path text = Files.createTempFile("no", ".zip");
+    String[][] wrong = {
+      {zip.toString(), "nowhere/dust-jacket", "does not offer that binding any more"},
+      {zip.toString(), "dunlin-casebinders", "names no house and binding"},
+      {zip.toString(), "dunlin-casebinders/dust-jacket/1 x 2 in", "is none of the trims here"},
+      {text.toString(), "dunlin-casebinders/dust-jacket", "can't be read as a ZIP"},
+      {zip + ".none", "dunlin-casebinders/dust-jacket", "There is no file"},
+    };
+    for (String[] w : wrong) {
+      Said said = run("carry", w[0], "--to", w[1], "--out", out.toString());
+      assertThat(said.exit()).as(w[1]).isEqualTo(2);
+      assertThat(said.err()).contains(w[2]).doesNotContain("\tat ");
+    }
+    Said fifth =
+        run(
+            "carry",
+            zip.toString(),
+            "--edition",
+            "5",
+            "--to",
+            "dunlin-casebinders/dust-jacket",
+            "--out",
+            out.toString());
+    assertThat(fifth.exit()).isEqualTo(2);
+    assertThat(fifth.err()).contains("The package has 1 edition; there is no edition 5");
+    assertThat(out).doesNotExist();
+  }
 }

@@ -4,6 +4,8 @@ import app.reglet.core.Refusal;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.web.Reglet;
 import app.reglet.web.packages.CarriedPackage;
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
@@ -13,6 +15,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -74,6 +77,9 @@ final class CarryCommand implements Callable<Integer> {
     CarriedPackage.Asked asked = asked();
     Path data = Files.createTempDirectory("reglet-carry");
     try (var reglet = Reglet.startWithoutPages(data)) {
+      if (LoggerFactory.getLogger("app.reglet") instanceof Logger logger) {
+        logger.setLevel(Level.WARN); // what was done is told below
+      }
       CarriedPackage.Made made =
           reglet.getBean(CarriedPackage.class).run(file.toAbsolutePath(), asked, out);
       PrintWriter print = spec.commandLine().getOut();

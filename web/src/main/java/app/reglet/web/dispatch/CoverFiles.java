@@ -7,10 +7,10 @@ import app.reglet.press.pdf.PressFile;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.web.titles.Cover;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -68,9 +68,11 @@ public class CoverFiles {
     return made;
   }
 
+  /** With the rights of any new file, not those of one that is worked on. */
   private static Path copied(Path file, Path to) {
-    try {
-      return Files.copy(file, to, StandardCopyOption.REPLACE_EXISTING);
+    try (OutputStream out = Files.newOutputStream(to)) {
+      Files.copy(file, out);
+      return to;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -9,6 +9,7 @@ import app.reglet.web.carry.Target;
 import app.reglet.web.dispatch.CoverFiles;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.shell.Viewer;
+import app.reglet.web.store.DataDirectory;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
@@ -24,7 +25,10 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
-/** Carries a package's title to another edition and writes that out, for the command line. */
+/**
+ * Carries a package's title to another edition and writes that out, for the command line, in a data
+ * directory of its own.
+ */
 @Service
 public class CarriedPackage {
   private static final Viewer VIEWER = new Viewer(Optional.empty(), Locale.UK, "");
@@ -34,6 +38,7 @@ public class CarriedPackage {
   private final Covers covers;
   private final Carrying carrying;
   private final Houses houses;
+  private final DataDirectory data;
   private final CoverFiles files;
 
   CarriedPackage(
@@ -42,12 +47,14 @@ public class CarriedPackage {
       Covers covers,
       Carrying carrying,
       Houses houses,
+      DataDirectory data,
       CoverFiles files) {
     this.unpacking = unpacking;
     this.packages = packages;
     this.covers = covers;
     this.carrying = carrying;
     this.houses = houses;
+    this.data = data;
     this.files = files;
   }
 
@@ -84,6 +91,8 @@ public class CarriedPackage {
    * @throws Refusal when the package can't be taken in or carried so
    */
   public Made run(Path zip, Asked asked, Path out) throws IOException {
+    data.sweep();
+    houses.load();
     List<Long> editions = unpacking.take(zip);
     if (asked.edition() < 1 || asked.edition() > editions.size()) {
       throw new Refusal(
