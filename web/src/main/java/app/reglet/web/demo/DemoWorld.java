@@ -95,8 +95,19 @@ public class DemoWorld {
         “Exact as a tide table, and as pitiless.” – The Hythe Lantern""",
         "£12.99");
     book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
+    book.setFurther(
+        new Further(
+            "",
+            "",
+            "",
+            "Maren Aldous kept the books of a harbour for eleven years. She lives on the flats of Ouse Hythe, two feet above the spring tide. This is her first novel.",
+            "",
+            "",
+            "en",
+            Map.of()),
+        "");
     EditionEntity edition = shelf.edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
-    Picture art = shelf.own("tide-flats.jpg", () -> DemoArt.tideFlats(3960, 2820));
+    Picture art = shelf.own("tide-flats.jpg", () -> DemoArt.tideFlats(4400, 3133));
     compose(
         edition,
         StartingLayout.TIDEMARK,
