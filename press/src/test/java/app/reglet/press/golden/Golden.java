@@ -4,6 +4,7 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
+import app.reglet.core.carry.Carry;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.measure.Size;
@@ -28,6 +29,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.OptionalDouble;
 import javax.imageio.ImageIO;
 
 /**
@@ -36,8 +38,13 @@ import javax.imageio.ImageIO;
  *
  * @param name of its files in {@code golden/}
  * @param wrap the sheet it lies on
+ * @param origin the cover it is carried from; null for one with a document of its own
  */
-public record Golden(String name, Wrap wrap) {
+public record Golden(String name, Wrap wrap, Golden origin) {
+  private Golden(String name, Wrap wrap) {
+    this(name, wrap, null);
+  }
+
   /** The covers: every binding and direction, every way words are set, pictures of every kind. */
   public static List<Golden> all() {
     return List.of(
@@ -64,7 +71,27 @@ public record Golden(String name, Wrap wrap) {
         new Golden(
             "right-to-left", wrap("osier-row", Binding.PERFECT_BOUND, "A5", 288, PageTurn.RTL)),
         new Golden("scripts", wrap("osier-row", Binding.PERFECT_BOUND, "A5", 288, PageTurn.RTL)),
-        of("ebook", "lantern-shelf", Binding.EBOOK, "1000 x 1600 px", 1));
+        of("ebook", "lantern-shelf", Binding.EBOOK, "1000 x 1600 px", 1),
+        of("ledger", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 320)
+            .carried(
+                "carried-jacket",
+                wrap("dunlin-casebinders", Binding.DUST_JACKET, "5.5 x 8.5 in", 320, PageTurn.LTR)),
+        of("patterns", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200)
+            .carried(
+                "carried-case",
+                wrap("dunlin-casebinders", Binding.CASE_LAMINATE, "8 x 10 in", 200, PageTurn.LTR)),
+        of("picture", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200)
+            .carried(
+                "carried-mirror",
+                wrap("osier-row", Binding.PERFECT_BOUND, "A5", 200, PageTurn.RTL)),
+        of("forms", "gannet-and-gauge", Binding.PERFECT_BOUND, "6 x 9 in", 200)
+            .carried(
+                "carried-ebook",
+                wrap("lantern-shelf", Binding.EBOOK, "1000 x 1600 px", 1, PageTurn.LTR)));
+  }
+
+  private Golden carried(String to, Wrap there) {
+    return new Golden(to, there, this);
   }
 
   private static Golden of(String name, String house, Binding binding, String trim, int pages) {
@@ -85,8 +112,18 @@ public record Golden(String name, Wrap wrap) {
         sheet);
   }
 
-  /** The design, read from its document. */
+  /** The design, read from its document, or carried. */
   public Design design() {
+    if (origin != null) {
+      return new Carry(
+              book(),
+              sha ->
+                  GoldenFiles.ALL
+                      .find(sha)
+                      .map(p -> OptionalDouble.of((double) p.width() / p.height()))
+                      .orElseGet(OptionalDouble::empty))
+          .of(origin.design(), origin.wrap(), wrap);
+    }
     return DesignDocument.read(new String(resource(".json"), StandardCharsets.UTF_8));
   }
 
