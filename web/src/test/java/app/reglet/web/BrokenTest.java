@@ -154,4 +154,48 @@ public class BrokenTest {
         .isEqualTo(302);
     assertThat(web.get(draft).status()).isEqualTo(404);
   }
+
+  /** A carried cover is whole though its origin is not: it says so, and nothing of it is lost. */
+  @Test
+  public void aCoverWhoseOriginCantBeReadSaysSoAndIsWholeItself() throws Exception {
+    Web web = reglet.web();
+    String made =
+        web.post(
+                "/editions/1/carry",
+                Map.of("house", "dunlin-casebinders", "binding", "dust-jacket"))
+            .location()
+            .replaceAll(".*(/editions/\\d+)/.*", "$1");
+    reglet.sql("update revision set design = '[[[[' where edition_id = 1");
+    reglet.stop();
+    reglet.start(); // what was drawn before is not at hand
+    web = reglet.web();
+    Answer carried = web.get(made + "/carried");
+    assertThat(carried.status()).isEqualTo(200);
+    assertThat(carried.body())
+        .contains("can’t be compared with it", "This cover itself is whole", "can’t be read");
+    for (String place : List.of("bench", "docket", "dispatch", "carried/kin")) {
+      assertThat(web.get(made + "/" + place).status()).as(place).isEqualTo(200);
+    }
+    assertThat(web.get("/editions/1/carry?house=osier-row&binding=flapped").status())
+        .isEqualTo(422);
+    assertThat(web.post(made + "/carried/take", Map.of("base", "1", "key", "title/all")).status())
+        .isBetween(400, 422);
+    // its facts can still change, and its design goes with them by itself
+    String docket = made + "/docket";
+    String version = web.get(docket).find("name=\"version\" value=\"([\\d.]+)\"");
+    Answer saved =
+        web.post(
+            docket,
+            Map.of(
+                "version",
+                version,
+                "title",
+                "The Salt Ledger",
+                "trim",
+                "5.5 x 8.5 in",
+                "pages",
+                "312"));
+    assertThat(saved.status()).isBetween(200, 303);
+    assertThat(web.get(made + "/bench").body()).contains("Undo: Carried to 5.5 × 8.5 in");
+  }
 }
