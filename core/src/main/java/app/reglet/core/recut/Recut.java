@@ -20,6 +20,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -118,14 +119,29 @@ public record Recut(Wrap wrap, FinishedSheet file, Choices choices) {
     }
   }
 
-  /** Whether a file has bleed, as far as its height says; a picture of a cover mostly has. */
-  public static boolean seemsBled(Wrap wrap, FinishedSheet file) {
-    if (file.size().isEmpty()) {
-      return true;
+  /**
+   * What a file seems to be: of the ways in which it is a cover at all, the one that takes it most
+   * nearly at its own size; a picture, which has none, with bleed and the panels of the sheet
+   * before others.
+   */
+  public static Choices seeming(Wrap wrap, FinishedSheet file) {
+    Choices best = new Choices(true, false, Optional.empty(), false);
+    double off = Double.MAX_VALUE;
+    for (boolean three : new boolean[] {false, true}) {
+      for (boolean bled : new boolean[] {true, false}) {
+        Choices c = new Choices(bled, three, Optional.empty(), false);
+        try {
+          double by = Math.abs(Math.log(new Recut(wrap, file, c).result().scale()));
+          if (by < off - 1e-9) {
+            off = by;
+            best = c;
+          }
+        } catch (Refusal no) {
+          // it can't be that
+        }
+      }
     }
-    double height = file.size().get().height().toMm();
-    double trimmed = Math.abs(height - wrap.trimmed().height().toMm());
-    return trimmed > Math.abs(height - wrap.sheet().height().toMm());
+    return best;
   }
 
   private double outerHeight() {
@@ -205,16 +221,22 @@ public record Recut(Wrap wrap, FinishedSheet file, Choices choices) {
     double x = bleed + (hasSpine ? (left - spine) / 2 : 0);
     double drawn = hasSpine ? 1 : (others + left) / others;
     double top = bleed + (fileHeight - height) / 2;
-    List<Part> parts = new ArrayList<>();
-    List<Piece> pieces = new ArrayList<>();
-    Laying laying = new Laying(fileWidth, fileHeight, top, fileHeight - top);
+    double trimHeight = fileHeight - 2 * top;
+    List<Fold> folds = new ArrayList<>();
     for (Map.Entry<List<PanelKind>, Double> column : columns.entrySet()) {
       boolean isSpine = column.getKey().equals(List.of(PanelKind.SPINE));
       double width = isSpine ? spine : column.getValue() * drawn;
-      Part part = part(column.getKey(), x, x + width, fileHeight - 2 * top);
+      folds.add(new Fold(column.getKey(), x, x + width));
       x += width;
+    }
+    OptionalDouble common = common(folds, trimHeight);
+    List<Part> parts = new ArrayList<>();
+    List<Piece> pieces = new ArrayList<>();
+    Laying laying = new Laying(fileWidth, fileHeight, top, fileHeight - top);
+    for (Fold f : folds) {
+      Part part = part(f, trimHeight, common);
       parts.add(part);
-      if (isSpine) {
+      if (f.isSpine()) {
         pieces.addAll(0, laying.spine(part));
       } else {
         pieces.add(laying.piece(part));
@@ -244,28 +266,54 @@ public record Recut(Wrap wrap, FinishedSheet file, Choices choices) {
             left));
   }
 
+  /** A part of the file between its folds. */
+  private record Fold(List<PanelKind> kinds, double from, double to) {
+    boolean isSpine() {
+      return kinds.equals(List.of(PanelKind.SPINE));
+    }
+  }
+
+  private double across(Fold f) {
+    return trim(f.kinds()).width().toMm() / (f.to() - f.from());
+  }
+
+  private double down(Fold f, double height) {
+    return trim(f.kinds()).height().toMm() / height;
+  }
+
+  /**
+   * One size for all parts, where one of them must be cut to its panel: what runs over a fold goes
+   * on there.
+   */
+  private OptionalDouble common(List<Fold> folds, double height) {
+    List<Fold> boards = folds.stream().filter(f -> !f.isSpine()).toList();
+    return boards.stream().allMatch(f -> Math.abs(across(f) / down(f, height) - 1) <= ALIKE)
+        ? OptionalDouble.empty()
+        : boards.stream().mapToDouble(f -> Math.max(across(f), down(f, height))).max();
+  }
+
   /** How a part of the file comes to lie on its panels. */
-  private Part part(List<PanelKind> kinds, double from, double to, double height) {
-    Box there = trim(kinds);
-    double across = there.width().toMm() / (to - from);
-    double down = there.height().toMm() / height;
-    if (kinds.equals(List.of(PanelKind.SPINE))) {
-      double own = (to - from) * down;
+  private Part part(Fold f, double height, OptionalDouble common) {
+    Box there = trim(f.kinds());
+    double across = across(f);
+    double down = common.orElse(down(f, height));
+    double cut = Math.max(0, (height * down - there.height().toMm()) / 2);
+    if (f.isSpine()) {
+      double own = (f.to() - f.from()) * down;
       double over = choices.stretched() ? 0 : Math.max(0, (own - there.width().toMm()) / 2);
-      return new Part(kinds, from, to, choices.stretched() ? across : down, down, over, 0);
+      return new Part(
+          f.kinds(), f.from(), f.to(), choices.stretched() ? across : down, down, over, cut);
     }
-    if (Math.abs(across / down - 1) <= ALIKE) {
-      return new Part(kinds, from, to, across, down, 0, 0);
-    }
-    double most = Math.max(across, down);
-    return new Part(
-        kinds,
-        from,
-        to,
-        most,
-        most,
-        ((to - from) * most - there.width().toMm()) / 2,
-        (height * most - there.height().toMm()) / 2);
+    return common.isEmpty()
+        ? new Part(f.kinds(), f.from(), f.to(), across, down, 0, 0)
+        : new Part(
+            f.kinds(),
+            f.from(),
+            f.to(),
+            down,
+            down,
+            ((f.to() - f.from()) * down - there.width().toMm()) / 2,
+            cut);
   }
 
   private Box trim(List<PanelKind> kinds) {
@@ -350,7 +398,7 @@ public record Recut(Wrap wrap, FinishedSheet file, Choices choices) {
               there.width().toMm() / (p.to() - p.from()),
               p.down(),
               0,
-              0);
+              p.cutDown());
       double own = (p.to() - p.from()) * p.down();
       boolean same = Math.abs(own - there.width().toMm()) <= SAME;
       if (same || choices.stretched()) {
@@ -364,7 +412,7 @@ public record Recut(Wrap wrap, FinishedSheet file, Choices choices) {
                   Length.ZERO,
                   Length.nearMm(own)),
               Anchors.filling(spine).down());
-      Part whole = new Part(p.kinds(), p.from(), p.to(), p.down(), p.down(), 0, 0);
+      Part whole = new Part(p.kinds(), p.from(), p.to(), p.down(), p.down(), 0, p.cutDown());
       return List.of(
           piece("spine-under", "Spine, drawn out", Anchors.filling(spine), out),
           piece("spine", "Spine", middle, whole));

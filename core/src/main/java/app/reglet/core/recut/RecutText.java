@@ -121,7 +121,11 @@ public record RecutText(Wrap wrap, Unit unit) {
     if (p.kinds().equals(List.of(PanelKind.SPINE))) {
       return Optional.empty();
     }
-    String name = p.kinds().stream().map(PanelKind::title).collect(Collectors.joining(" and "));
+    String name =
+        capital(
+            p.kinds().stream()
+                .map(k -> k.title().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(" and ")));
     if (p.isAsItWas()) {
       return Optional.of(name + ": as in the file.");
     }
@@ -143,6 +147,10 @@ public record RecutText(Wrap wrap, Unit unit) {
                 + " of its width and "
                 + percent(p.down())
                 + " of its height.");
+  }
+
+  private static String capital(String text) {
+    return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
   }
 
   private String bleed(Recut.Result r) {

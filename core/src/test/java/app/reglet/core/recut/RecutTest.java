@@ -127,8 +127,9 @@ public class RecutTest {
   public void aTrimmedFileIsMirroredBeyondItsEdgesByTheBleedThatLacks() {
     Wrap wrap = wrap(400);
     FinishedSheet file = pdf(12 + 1, 9);
-    assertThat(Recut.seemsBled(wrap, file)).isFalse();
-    assertThat(Recut.seemsBled(wrap, pdf(13.25, 9.25))).isTrue();
+    assertThat(Recut.seeming(wrap, file))
+        .isEqualTo(new Choices(false, false, Optional.empty(), false));
+    assertThat(Recut.seeming(wrap, pdf(13.25, 9.25))).isEqualTo(bled());
     Choices trimmed = new Choices(false, false, Optional.empty(), false);
     Recut.Result r = new Recut(wrap, file, trimmed).result();
     assertThat(r.spine().orElseThrow().toMm()).isCloseTo(INCH, within(1e-6));
@@ -156,6 +157,7 @@ public class RecutTest {
       backSpineAndFrontAloneGoToACaseWhoseBoardsAreLargerAndTheFlapsOfAJacketAreLeftWhite() {
     Wrap jacket = measured(Houses.DUNLIN, Binding.DUST_JACKET, 300, "white");
     Choices three = new Choices(true, true, Optional.empty(), false);
+    assertThat(Recut.seeming(jacket, pdf(12.25 + 0.7, 9.25))).isEqualTo(three);
     Recut.Result r = new Recut(jacket, pdf(12.25 + 0.7, 9.25), three).result();
     assertThat(r.lacking()).containsExactlyInAnyOrder(PanelKind.FRONT_FLAP, PanelKind.BACK_FLAP);
     assertThat(r.spine().orElseThrow().toMm()).isCloseTo(0.7 * INCH, within(1e-6));
@@ -164,7 +166,12 @@ public class RecutTest {
             s ->
                 s.equals(
                     "The file has no back flap and no front flap: that is left white, to be composed here."));
+    // one size for all: what runs over a fold goes on there
+    assertThat(r.parts())
+        .extracting(Recut.Part::down)
+        .allMatch(d -> d.equals(r.parts().get(0).down()));
     Wrap boards = measured(Houses.DUNLIN, Binding.CASE_LAMINATE, 300, "white");
+    assertThat(Recut.seeming(boards, pdf(12.25 + 0.7, 9.25))).isEqualTo(three);
     Recut.Result onBoards = new Recut(boards, pdf(12.25 + 0.7, 9.25), three).result();
     assertThat(onBoards.lacking()).isEmpty();
     for (Recut.Part p : onBoards.parts()) {

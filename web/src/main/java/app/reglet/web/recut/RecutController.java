@@ -50,7 +50,7 @@ public class RecutController {
    * @param file the SHA-256 of the finished file; empty while there is none
    * @param page of a PDF, from 1; 0 for a picture
    * @param bled {@code yes}, {@code no}, or empty for as it seems
-   * @param parts {@code three} for back, spine and front alone
+   * @param parts {@code three} for back, spine and front alone, {@code all}, or empty for as seems
    * @param spine the spine it was made for, as typed; empty for what its width says
    * @param drawn whether the spine is drawn out
    */
@@ -71,18 +71,20 @@ public class RecutController {
 
   private Recut recut(Cover cover, Asked asked) {
     var file = files.find(asked.sha(), asked.number());
-    boolean bled =
-        asked.bled() == null || asked.bled().isBlank()
-            ? Recut.seemsBled(cover.sheet(), file)
-            : asked.bled().equals("yes");
+    Recut.Choices seems = Recut.seeming(cover.sheet(), file);
+    boolean bled = given(asked.bled()) ? asked.bled().equals("yes") : seems.bled();
+    boolean three = given(asked.parts()) ? asked.parts().equals("three") : seems.threeParts();
     String typed = asked.spine() == null ? "" : asked.spine().strip();
     Optional<Length> spine =
         typed.isEmpty() ? Optional.empty() : Optional.of(Length.parse(typed, paper(cover)));
     return new Recut(
         cover.sheet(),
         file,
-        new Recut.Choices(
-            bled, "three".equals(asked.parts()), spine, Boolean.TRUE.equals(asked.drawn())));
+        new Recut.Choices(bled, three, spine, Boolean.TRUE.equals(asked.drawn())));
+  }
+
+  private static boolean given(String choice) {
+    return choice != null && !choice.isBlank();
   }
 
   private static Unit paper(Cover cover) {
@@ -102,6 +104,7 @@ public class RecutController {
       try {
         Recut recut = recut(cover, asked);
         model.addAttribute("bled", recut.choices().bled());
+        model.addAttribute("three", recut.choices().threeParts());
         Recut.Result result = recut.result();
         model.addAttribute(
             "told", new RecutText(cover.sheet(), paper(cover)).of(result, recut.choices()));
