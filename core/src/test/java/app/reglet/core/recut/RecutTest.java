@@ -143,6 +143,18 @@ public class RecutTest {
   }
 
   @Test
+  public void whatAFileIsWiderThanTheSpineThatIsToldIsSharedOutAtBothSides() {
+    Wrap wrap = wrap(400);
+    Choices told = new Choices(true, false, Optional.of(Length.in("0.5")), false);
+    Recut.Result r = new Recut(wrap, pdf(12.85, 9.25), told).result();
+    assertThat(cut(r, "back").left()).isCloseTo(0.05 / 12.85, HAIR);
+    assertThat(cut(r, "back").right()).isCloseTo(6.175 / 12.85, HAIR);
+    assertThat(cut(r, "front").left()).isCloseTo(6.675 / 12.85, HAIR);
+    assertThat(cut(r, "front").right()).isCloseTo(12.8 / 12.85, HAIR);
+    assertThat(box(r, wrap, "spine").width().toMm()).isCloseTo(0.5 * INCH, within(1e-6));
+  }
+
+  @Test
   public void aFileOfAnotherHeightIsTakenInProportionAndSaysSo() {
     Wrap wrap = wrap(400);
     Recut.Result r = new Recut(wrap, pdf((12.25 + 1) / 2, 9.25 / 2), bled()).result();

@@ -7,15 +7,21 @@ import app.reglet.core.book.Fact;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.carry.Carry;
+import app.reglet.core.carry.Fate;
+import app.reglet.core.carry.FateText;
 import app.reglet.core.carry.Proportions;
+import app.reglet.core.carry.Report;
+import app.reglet.core.carry.Seen;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Focus;
+import app.reglet.core.design.Framing;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Treatment.Shade;
@@ -142,6 +148,43 @@ public class CarryRulesTest {
     Design prose =
         carried(design(words("blurb", PanelKind.BACK, Fact.BLURB, "11")), PAPERBACK, mirrored);
     assertThat(align(prose, "blurb")).as("it is read as before").isEqualTo(Setting.Align.LEFT);
+  }
+
+  @Test
+  public void inAMirrorAPictureOverTheSheetIsMirroredAndOneOnAPanelIsNot() {
+    Content.Picture picture = new Content.Picture("ab".repeat(32), new Focus(0.8, 0.4));
+    Piece over = new Piece("over", "Over", Anchors.filling(Region.SHEET), picture);
+    Piece alone =
+        new Piece("alone", "Alone", Anchors.filling(Region.trim(PanelKind.FRONT)), picture);
+    Design design =
+        design(over, alone)
+            .changed(
+                PrintedSide.OUTSIDE,
+                c -> c.withGround(Ground.plain(Colour.WHITE).withPicture(picture)));
+    Wrap mirrored = Measuring.measure(PAPERBACK.spec().withTurn(PageTurn.RTL), PAPERBACK.house());
+    Design there = carried(design, PAPERBACK, mirrored);
+    Content.Picture ground = there.outside().ground().picture().orElseThrow();
+    assertThat(ground.framing().mirrored()).isTrue();
+    assertThat(ground.framing().focus())
+        .as("the same of it in sight")
+        .isEqualTo(new Focus(0.8, 0.4));
+    assertThat(framing(there, "over").mirrored()).isTrue();
+    assertThat(framing(there, "alone")).as("a face stays that face").isEqualTo(picture.framing());
+    Seen before = new Seen(PAPERBACK, design.outside(), List.of(), List.of());
+    Seen after = new Seen(mirrored, there.outside(), List.of(), List.of());
+    Report report = Report.of(before, after);
+    assertThat(report.mirrored()).isTrue();
+    assertThat(Report.of(before, before).mirrored()).isFalse();
+    assertThat(report.fates().stream().filter(f -> f.is(Fate.Change.MIRRORED)))
+        .extracting(Fate::piece)
+        .containsExactly("over");
+    FateText text = new FateText(mirrored, Unit.IN);
+    assertThat(text.whole(report)).hasSize(1).first().asString().contains("is mirrored");
+    assertThat(text.line(report)).contains("1 mirrored");
+  }
+
+  private static Framing framing(Design design, String id) {
+    return ((Content.Picture) design.piece(id).orElseThrow().content()).framing();
   }
 
   private static Setting.Align align(Design design, String id) {
