@@ -94,7 +94,7 @@ public class EbookCoverTest {
     BufferedImage image = ImageIO.read(new ByteArrayInputStream(cover.file()));
     assertThat(image.getWidth()).isEqualTo(1600);
     assertThat(image.getHeight()).isEqualTo(2560);
-    assertThat(cover.quality()).isEqualTo(92);
+    assertThat(cover.quality()).isEqualTo(95);
     // JPEG begins with SOI, FF D8 (ISO/IEC 10918-1, B.1.1.3)
     assertThat(cover.file()[0] & 0xff).isEqualTo(0xff);
     assertThat(cover.file()[1] & 0xff).isEqualTo(0xd8);

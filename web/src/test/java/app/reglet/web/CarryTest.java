@@ -400,6 +400,47 @@ public class CarryTest {
   }
 
   @Test
+  public void twoThatWereCarriedFromEachOtherAndAnOriginThatIsTakenAwayAreToldAndLoseNothing()
+      throws IOException {
+    Desk desk = composed("Round and round");
+    String first = desk.id();
+    carry(desk, "Case laminate, Dunlin Casebinders");
+    make(desk);
+    String second = desk.id();
+    Web web = new Web(Live.reglet().address());
+    String base = web.get("/editions/" + first + "/bench").find("id=\"base\"[^>]*value=\"(\\d+)\"");
+    List<Map.Entry<String, String>> back =
+        List.of(
+            Map.entry("house", "gannet-and-gauge"),
+            Map.entry("binding", "perfect-bound"),
+            Map.entry("onto", first),
+            Map.entry("base", base));
+    var put = web.post("/editions/" + second + "/carry", back, false);
+    assertThat(put.status()).as(put.body()).isEqualTo(302);
+    // the second window still shows what was there before
+    assertThat(web.post("/editions/" + second + "/carry", back, false).status()).isIn(302, 409);
+    for (String each : List.of(first, second)) {
+      var page = web.get("/editions/" + each + "/carried");
+      assertThat(page.status()).isEqualTo(200);
+      assertThat(page.body().split("data-edition=", -1)).hasSize(3);
+      assertThat(web.get("/editions/" + each + "/carried/kin").status()).isEqualTo(200);
+    }
+    colour(desk, first, "title", "#aa3311");
+    desk.page.navigate("/editions/" + second + "/carried");
+    assertThat(offers(desk)).containsExactly("Title: colour");
+    web.post("/editions/" + first + "/away", List.of(), false);
+    var alone = web.get("/editions/" + second + "/carried");
+    assertThat(alone.status()).isEqualTo(200);
+    assertThat(alone.body())
+        .contains("was not carried from another edition, or that edition was taken away");
+    assertThat(web.get("/editions/" + second + "/bench").status()).isEqualTo(200);
+    web.post("/editions/" + first + "/back", List.of(), false);
+    desk.page.navigate("/editions/" + second + "/carried");
+    assertThat(offers(desk)).containsExactly("Title: colour");
+    desk.page.close();
+  }
+
+  @Test
   public void whatCantBeCarriedGetsASentence() throws IOException {
     Desk desk = composed("Refused");
     Web web = new Web(Live.reglet().address());

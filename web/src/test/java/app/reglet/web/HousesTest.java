@@ -329,6 +329,8 @@ public class HousesTest {
     page.getByText("Measure by version 2").click();
     assertThat(page.locator("#m-spine")).hasText("0.24 in");
     assertThat(page.locator(".newer")).hasCount(0);
+    assertThat(page.locator("#changes")).containsText("Changed: spine +0.0148 in");
+    assertThat(page.locator("#before-after")).isVisible();
     page.navigate("/houses/moving?v=1");
     assertThat(page.locator("main")).containsText("pages × 0.002252 in");
   }

@@ -1,6 +1,7 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.Wrap;
 import java.io.IOException;
@@ -29,6 +30,19 @@ final class PageBoxes {
     set(page, COSName.CROP_BOX, wrap.sheetBox(), wrap.sheet());
     set(page, COSName.BLEED_BOX, wrap.sheetBox(), wrap.sheet());
     set(page, COSName.TRIM_BOX, wrap.trimmed(), wrap.sheet());
+    return page;
+  }
+
+  /** An empty page whose every box is the whole of it. */
+  static PDPage trimmed(Size size) {
+    PDPage page =
+        new PDPage(
+            new PDRectangle((float) size.width().toPoints(), (float) size.height().toPoints()));
+    Box whole = new Box(Length.ZERO, Length.ZERO, size.width(), size.height());
+    for (COSName name :
+        new COSName[] {COSName.MEDIA_BOX, COSName.CROP_BOX, COSName.BLEED_BOX, COSName.TRIM_BOX}) {
+      set(page, name, whole, size);
+    }
     return page;
   }
 

@@ -120,22 +120,58 @@ public final class PressFile {
         MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
   }
 
+  /**
+   * Writes a file of a part of a cover alone, without bleed: the front for sign-off, the flat
+   * spread.
+   *
+   * @param part of the sheet, which is the page
+   * @param out where to; not closed
+   * @param scratch directory for what doesn't fit the memory while it is made
+   * @throws IOException when it can't be written
+   */
+  public static void writePart(
+      Artwork artwork, Box part, Book book, Instant made, OutputStream out, Path scratch)
+      throws IOException {
+    leaves(
+        List.of(new Leaf(artwork, part, PageBoxes.trimmed(part.size()))),
+        book,
+        made,
+        out,
+        MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
+  }
+
+  /** A page to be filled with what of the artwork lies there. */
+  private record Leaf(Artwork artwork, Box place, PDPage page) {}
+
   private static void write(
       List<Page> pages, Book book, Instant made, OutputStream out, StreamCacheCreateFunction cache)
+      throws IOException {
+    leaves(
+        pages.stream()
+            .map(p -> new Leaf(p.artwork(), p.wrap().place(), PageBoxes.page(p.wrap())))
+            .toList(),
+        book,
+        made,
+        out,
+        cache);
+  }
+
+  private static void leaves(
+      List<Leaf> leaves, Book book, Instant made, OutputStream out, StreamCacheCreateFunction cache)
       throws IOException {
     try (PDDocument document = new PDDocument(cache)) {
       document.setVersion(1.6f);
       document.getDocumentCatalog().addOutputIntent(intent(document));
       CRC32 seed = new CRC32();
       try (PdfParts parts = new PdfParts(document, srgb(document))) {
-        for (Page each : pages) {
-          PDPage page = PageBoxes.page(each.wrap());
+        for (Leaf each : leaves) {
+          PDPage page = each.page();
           document.addPage(page);
           PDResources resources = parts.resources();
           page.setResources(resources);
           byte[] content =
               PdfPainter.write(
-                  parts, resources, null, toPage(each.wrap().place()), each.artwork().marks());
+                  parts, resources, null, toPage(each.place()), each.artwork().marks());
           page.setContents(
               new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
           seed.update(content);

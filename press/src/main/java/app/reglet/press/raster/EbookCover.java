@@ -15,7 +15,7 @@ import javax.imageio.stream.ImageOutputStream;
 
 /**
  * The cover of an ebook as a JPEG: the front alone, one pixel of the file for one px of the sheet,
- * sRGB. The quality is the highest of a few that keeps to the shop's largest file.
+ * sRGB. The quality is the highest that keeps to the shop's largest file, found by halving.
  *
  * @param file the JPEG
  * @param width pixels
@@ -26,7 +26,10 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   /** 1 px is 1/96 in (W3C CSS Values and Units 4, 5.2). */
   private static final int PPI = 96;
 
-  private static final int[] QUALITIES = {92, 88, 84, 80, 74, 68, 60};
+  /** Above it files grow and nobody sees it; below the other letters have halos. */
+  private static final int BEST = 95;
+
+  private static final int LEAST = 50;
 
   /**
    * Makes the file.
@@ -36,20 +39,33 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   public static EbookCover make(Artwork artwork, FileRules rules) {
     BufferedImage image = ArtworkRaster.render(artwork, PPI);
     long most = rules.mostMegabytes() == 0 ? Long.MAX_VALUE : rules.mostMegabytes() * 1_000_000L;
-    byte[] file = null;
-    for (int quality : QUALITIES) {
-      file = jpeg(image, quality / 100f);
-      if (file.length <= most) {
-        return new EbookCover(file, image.getWidth(), image.getHeight(), quality);
+    byte[] best = jpeg(image, BEST / 100f);
+    if (best.length <= most) {
+      return new EbookCover(best, image.getWidth(), image.getHeight(), BEST);
+    }
+    byte[] least = jpeg(image, LEAST / 100f);
+    if (least.length > most) {
+      throw new Refusal(
+          String.format(
+              java.util.Locale.ROOT,
+              "The cover comes out at %.2f MB even at quality %d; the shop takes %d MB: choose a smaller cover.",
+              least.length / 1e6,
+              LEAST,
+              rules.mostMegabytes()));
+    }
+    int fits = LEAST;
+    int large = BEST;
+    while (large - fits > 1) {
+      int middle = (fits + large) / 2;
+      byte[] tried = jpeg(image, middle / 100f);
+      if (tried.length <= most) {
+        fits = middle;
+        least = tried;
+      } else {
+        large = middle;
       }
     }
-    throw new Refusal(
-        String.format(
-            java.util.Locale.ROOT,
-            "The cover comes out at %.2f MB even at quality %d; the shop takes %d MB: choose a smaller cover.",
-            file.length / 1e6,
-            QUALITIES[QUALITIES.length - 1],
-            rules.mostMegabytes()));
+    return new EbookCover(least, image.getWidth(), image.getHeight(), fits);
   }
 
   private static byte[] jpeg(BufferedImage image, float quality) {

@@ -26,6 +26,7 @@ import app.reglet.core.design.Setting;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Treatment.Shade;
 import app.reglet.core.design.Words;
+import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
@@ -181,6 +182,50 @@ public class CarryRulesTest {
     FateText text = new FateText(mirrored, Unit.IN);
     assertThat(text.whole(report)).hasSize(1).first().asString().contains("is mirrored");
     assertThat(text.line(report)).contains("1 mirrored");
+  }
+
+  /** 900 pages to 24 stapled ones, upright to landscape: no spine, no room, nothing lost. */
+  @Test
+  public void aThickBookToAStapledLandscapeOneLosesNothingAndNothingOverlapsUnsaid() {
+    Wrap thick =
+        Measuring.measure(
+            Specification.of(
+                Binding.PERFECT_BOUND,
+                Size.parse("6 x 9", Unit.IN),
+                828,
+                "white",
+                "black",
+                PageTurn.LTR),
+            Specimen.house("gannet-and-gauge"));
+    Wrap thin =
+        Measuring.measure(
+            Specification.of(
+                Binding.SADDLE_STITCHED,
+                Size.parse("9 x 6", Unit.IN),
+                24,
+                "cream",
+                "black",
+                PageTurn.LTR),
+            Specimen.house("whimbrel-digital"));
+    Design design =
+        StartingLayout.LEDGER.on(thick, Specimen.BOOK, Specimen.on(Ground.plain(Colour.WHITE)));
+    Design there = carried(design, thick, thin);
+    assertThat(there.outside().pieces())
+        .extracting(Piece::id)
+        .containsAll(design.outside().pieces().stream().map(Piece::id).toList());
+    for (Piece p : there.outside().pieces()) {
+      p.anchors()
+          .on(thin)
+          .filter(b -> Carry.isThere(p, thin))
+          .ifPresent(
+              b -> {
+                assertThat(b.left().isLessThan(thin.sheetBox().left())).as(p.id()).isFalse();
+                assertThat(b.right().isMoreThan(thin.sheetBox().right())).as(p.id()).isFalse();
+              });
+    }
+    assertThat(there.outside().pieces().stream().filter(p -> !Carry.isThere(p, thin)))
+        .extracting(Piece::name)
+        .anyMatch(n -> n.startsWith("Spine"));
   }
 
   private static Framing framing(Design design, String id) {

@@ -2,6 +2,7 @@ package app.reglet.web.dispatch;
 
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.inspect.Compared;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
@@ -66,6 +67,8 @@ public class DispatchController {
     model.addAttribute("cover", cover);
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));
+    model.addAttribute("conditions", OutputCondition.values());
     model.addAttribute(
         "fileNames",
         cover
