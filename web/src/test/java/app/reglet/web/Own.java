@@ -37,6 +37,7 @@ public final class Own implements AutoCloseable {
   public Own start(String... args) {
     List<String> all = new ArrayList<>(List.of(args));
     all.add("--server.port=0");
+    all.add("--reglet.reading.ahead=false"); // most tests bring no file
     application = Reglet.start(data, all.toArray(String[]::new));
     return this;
   }

@@ -46,8 +46,6 @@ public class PagesTest {
       {"/editions/1/side-by-side"},
       {"/editions/1/carry?house=dunlin-casebinders&binding=dust-jacket"},
       {"/editions/1/carried"},
-      {"/editions/1/changed"},
-      {"/editions/1/recut"},
       {"/editions/3/side-by-side?sort=cost&way=down"},
       {"/editions/1/templates"},
       {"/editions/6/templates"},

@@ -77,6 +77,9 @@ public class GoldenCoversTest {
     BufferedImage kept =
         WRITE ? raster : ImageIO.read(new ByteArrayInputStream(golden.resource(".png")));
     alike("raster", kept, raster, MOST_APART);
+    if (golden.origin() != null) {
+      return; // what is on it is on its origin, which every painter draws
+    }
     Path pdf = pressFile(golden, art);
     Map<String, BufferedImage> drawn = Painters.independent(art, pdf);
     alike("SVG in Chromium", kept, drawn.get("chromium"), MOST_APART);

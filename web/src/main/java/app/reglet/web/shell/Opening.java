@@ -7,6 +7,7 @@ import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.store.DataDirectory;
 import java.io.IOException;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
@@ -23,6 +24,7 @@ public class Opening implements SmartLifecycle {
   private final Fonts fonts;
   private final Optional<DemoWorld> demo;
   private final ReadingRoom reading;
+  private final boolean ahead;
   private volatile boolean done;
 
   public Opening(
@@ -30,7 +32,9 @@ public class Opening implements SmartLifecycle {
       Houses houses,
       Fonts fonts,
       Optional<DemoWorld> demo,
-      ReadingRoom reading) {
+      ReadingRoom reading,
+      @Value("${reglet.reading.ahead:true}") boolean ahead) {
+    this.ahead = ahead;
     this.fonts = fonts;
     this.reading = reading;
     this.data = data;
@@ -48,7 +52,9 @@ public class Opening implements SmartLifecycle {
     houses.load();
     fonts.load();
     demo.ifPresent(DemoWorld::putIn);
-    reading.prepare();
+    if (ahead) {
+      reading.prepare();
+    }
     done = true;
   }
 

@@ -48,7 +48,8 @@ public final class Subject implements AutoCloseable {
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(SHIPPED);
     command.addAll(options);
-    command.addAll(List.of("-cp", System.getProperty("java.class.path"), Reglet.class.getName()));
+    command.addAll(Loaded.classes());
+    command.add(Reglet.class.getName());
     command.addAll(List.of(args));
     ProcessBuilder builder =
         new ProcessBuilder(command)
