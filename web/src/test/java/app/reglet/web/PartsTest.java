@@ -1,0 +1,90 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.web.harness.Web;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.annotations.Test;
+
+/** Pictures of a cover and its parts, made on Dispatch and opened. */
+public class PartsTest {
+  private static Download make(Desk desk, String part, String format, String size, String colours) {
+    desk.page.locator("#part").selectOption(part);
+    desk.page.locator("#part-format").selectOption(format);
+    desk.page.locator("#part-size").fill(size);
+    desk.page.locator("#part-colours").selectOption(colours);
+    return desk.page.waitForDownload(
+        () ->
+            desk.page
+                .getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make it").setExact(true))
+                .click());
+  }
+
+  @Test
+  public void frontSpreadSheetAndSpineAreMadeAtTheSizeThatIsAskedFor() throws IOException {
+    Desk desk = Desk.atBench("For the shops", "A blurb.").layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    Download front = make(desk, "front", "jpeg", "600 px", "rgb");
+    assertThat(front.suggestedFilename()).matches("for-the-shops_front_.*_600px_r\\d+\\.jpg");
+    BufferedImage image = ImageIO.read(front.path().toFile());
+    // a front of 6 × 9 in
+    assertThat(image.getWidth()).isEqualTo(600);
+    assertThat(image.getHeight()).isEqualTo(900);
+    BufferedImage sheet =
+        ImageIO.read(make(desk, "sheet", "png", "100 ppi", "rgb").path().toFile());
+    assertThat(sheet.getHeight()).isEqualTo(925);
+    Download inks = make(desk, "spread", "tiff", "72 ppi", "coated");
+    assertThat(inks.suggestedFilename()).contains("_coated_").endsWith(".tif");
+    BufferedImage four = ImageIO.read(inks.path().toFile());
+    assertThat(four.getRaster().getNumBands()).isEqualTo(4);
+    assertThat(four.getHeight()).isEqualTo(648);
+    Download spine = make(desk, "spine", "pdf", "", "rgb");
+    try (PDDocument d = Loader.loadPDF(Files.readAllBytes(spine.path()))) {
+      assertThat(d.getPage(0).getMediaBox().getHeight()).isEqualTo(648);
+      assertThat(d.getPage(0).getTrimBox().getWidth())
+          .isEqualTo(d.getPage(0).getMediaBox().getWidth());
+      assertThat(new PDFTextStripper().getText(d)).contains("For the shops");
+    }
+    assertThat(desk.page.locator("#pictures-of-it")).isVisible();
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page.close();
+  }
+
+  @Test
+  public void whatCanBeNoPictureGetsASentence() throws IOException {
+    Desk desk = Desk.atBench("Not for the shops", "A blurb.").layout("Ledger");
+    Web web = new Web(Live.reglet().address());
+    Map<String, String> wrong =
+        Map.of(
+            "part=hat", "has no part “hat”",
+            "size=9+px", "That would be 9 × 14 pixels",
+            "size=90000+px", "at most 50.0 megapixels",
+            "size=1200+ppi", "7,200 × 10,800 pixels",
+            "size=large", "is no size of a picture",
+            "format=gif", "is no kind of file",
+            "colours=none&format=tiff", "is no printing condition",
+            "colours=coated", "a picture is made as a TIFF");
+    for (Map.Entry<String, String> e : wrong.entrySet()) {
+      var answer = web.get("/editions/" + desk.id() + "/part?" + e.getKey());
+      assertThat(answer.status()).as(e.getKey()).isEqualTo(400);
+      assertThat(answer.body()).contains(e.getValue());
+    }
+    for (String gone : List.of("/editions/99999/part", "/editions/99999/part?part=spine")) {
+      assertThat(web.get(gone).status()).isEqualTo(404);
+    }
+    desk.page.close();
+  }
+}
