@@ -305,6 +305,39 @@ public class CommandLineTest {
   }
 
   @Test
+  public void makesTheFilesOfAPackagesEditionsTheSameBytesTwice() throws IOException {
+    Path zip = packaged("Pressed by a line");
+    Path out = Files.createTempDirectory("pressed");
+    Said said = run("press", zip.toString(), "--out", out.toString());
+    assertThat(said.exit()).as(said.err() + said.out()).isIn(0, 1);
+    assertThat(said.out()).contains("Perfect bound, Gannet & Gauge:").contains(".pdf, ");
+    java.util.List<Path> files;
+    try (var list = Files.list(out)) {
+      files = list.toList();
+    }
+    assertThat(files).hasSize(1);
+    assertThat(run("inspect", files.get(0).toString()).out()).startsWith("1 page");
+    Path again = Files.createTempDirectory("pressed");
+    run(
+        "press",
+        zip.toString(),
+        "--house",
+        "gannet-and-gauge",
+        "--edition",
+        "1",
+        "--out",
+        again.toString());
+    assertThat(Files.readAllBytes(again.resolve(files.get(0).getFileName())))
+        .isEqualTo(Files.readAllBytes(files.get(0)));
+    Path none = out.resolve("none");
+    Said elsewhere = run("press", zip.toString(), "--house", "osier-row", "--out", none.toString());
+    assertThat(elsewhere.exit()).isEqualTo(2);
+    assertThat(elsewhere.err())
+        .contains("No edition of the package is at “osier-row”; there are: gannet-and-gauge.");
+    assertThat(none).doesNotExist();
+  }
+
+  @Test
   public void whatCantBeCarriedIsSaidInASentenceAndNothingIsWritten() throws IOException {
     Path zip = packaged("Not carried by a line");
     Path out = Files.createTempDirectory("carried").resolve("none");

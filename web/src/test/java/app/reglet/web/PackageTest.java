@@ -254,6 +254,56 @@ public class PackageTest {
                 "\"carried\" : {\"from\" : 0, \"originRevision\" : 1, \"revision\" : 1, \"bases\" : {}}")),
         "from one that is not in it"
       },
+      {
+        "a count that is none",
+        with(good, "package.json", replaced(slip, "\"pages\" : \"", "\"pages\" : \"-")),
+        "can't be read: its binding"
+      },
+      {
+        "a fact too long for its place",
+        with(
+            good, "package.json", replaced(slip, "\"ink\" : \"", "\"ink\" : \"" + "x".repeat(400))),
+        "longer than is kept here"
+      },
+      {
+        "a file without a kind",
+        with(
+            good,
+            "package.json",
+            replaced(
+                slip,
+                "\"files\" : [ ]",
+                "\"files\" : [ {\"sha\" : \""
+                    + "0".repeat(64)
+                    + "\", \"kind\" : null, \"name\" : \"x\"} ]")),
+        "a file has no kind"
+      },
+      {
+        "a picture without a licence",
+        with(
+            good,
+            "package.json",
+            replaced(
+                slip,
+                "\"pictures\" : [ ]",
+                "\"pictures\" : [ {\"sha\" : \""
+                    + "0".repeat(64)
+                    + "\", \"name\" : \"x\", \"licence\" : null, \"source\" : \"\", \"credit\" : \"\"} ]")),
+        "no licence"
+      },
+      {
+        "a file that is not in it",
+        with(
+            good,
+            "package.json",
+            replaced(
+                slip,
+                "\"files\" : [ ]",
+                "\"files\" : [ {\"sha\" : \""
+                    + "0".repeat(64)
+                    + "\", \"kind\" : \"picture\", \"name\" : \"x\"} ]")),
+        "which is not in it"
+      },
       {"much of nothing", with(good, "designs/z.json", new byte[40_000_000]), "is too large"},
     };
   }

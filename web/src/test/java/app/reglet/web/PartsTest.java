@@ -87,4 +87,34 @@ public class PartsTest {
     }
     desk.page.close();
   }
+
+  @Test
+  public void anEbooksSizeIsShownAgainstItsLossWithTheKneeAndTheWorstOfIt() throws IOException {
+    Desk desk = Desk.open().makeTitle("A small file", "Edda Marsh");
+    desk.choose("house", "harbour-reading-room");
+    desk.bench().layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    desk.page.locator("#show-curve").click();
+    assertThat(desk.page.locator("#jpeg-curve circle")).hasCount(8);
+    assertThat(desk.page.locator("#jpeg-curve circle.knee")).hasCount(1);
+    desk.page.waitForFunction(
+        "() => [...document.querySelectorAll('.squares img')].length >= 3 && [...document.querySelectorAll('.squares img')].every(i => i.complete && i.naturalWidth === 288)");
+    desk.page.locator("#jpeg-curve summary").click();
+    assertThat(desk.page.locator("#jpeg-curve tbody tr")).hasCount(8);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    Web web = new Web(Live.reglet().address());
+    String at = "/editions/" + desk.id() + "/jpeg-square";
+    for (String wrong :
+        List.of(
+            "?quality=0&x=1&y=1",
+            "?quality=80&x=-1&y=1",
+            "?quality=80&x=99999&y=1",
+            "?quality=x&x=1&y=1")) {
+      assertThat(web.get(at + wrong).status()).as(wrong).isEqualTo(400);
+    }
+    Desk paper = Desk.atBench("On paper", "A blurb.");
+    assertThat(web.get("/editions/" + paper.id() + "/jpeg-curve").status()).isEqualTo(400);
+    paper.page.close();
+    desk.page.close();
+  }
 }

@@ -22,6 +22,12 @@ public record Lab(double l, double a, double b) {
     return new Lab(116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz));
   }
 
+  /** Of an sRGB colour, 0xRRGGBB. */
+  public static Lab ofScreen(int rgb) {
+    double[] xyz = Srgb.xyz(rgb);
+    return of(xyz[0], xyz[1], xyz[2]);
+  }
+
   /** XYZ whose white is {@link #WHITE}. */
   double[] xyz() {
     double fy = (l + 16) / 116;

@@ -1,5 +1,7 @@
 package app.reglet.press.colour;
 
+import java.util.stream.IntStream;
+
 /**
  * sRGB (IEC 61966-2-1) in the connection space: its primaries adapted to D50 by Bradford's
  * transform, as an sRGB profile has them.
@@ -13,6 +15,10 @@ final class Srgb {
   };
 
   private static final double[][] FROM_XYZ = inverse(TO_XYZ);
+
+  /** The light of each 8-bit value. */
+  private static final double[] LIGHT =
+      IntStream.range(0, 256).mapToDouble(v -> light(v / 255.0)).toArray();
 
   private Srgb() {}
 
@@ -33,7 +39,7 @@ final class Srgb {
 
   /** XYZ of 0xRRGGBB. */
   static double[] xyz(int rgb) {
-    return xyz((rgb >> 16 & 0xff) / 255.0, (rgb >> 8 & 0xff) / 255.0, (rgb & 0xff) / 255.0);
+    return times(TO_XYZ, LIGHT[rgb >> 16 & 0xff], LIGHT[rgb >> 8 & 0xff], LIGHT[rgb & 0xff]);
   }
 
   /** The nearest 0xRRGGBB of XYZ: each channel for itself, within what a screen shows. */

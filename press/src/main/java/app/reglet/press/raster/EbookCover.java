@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.house.FileRules;
 import app.reglet.press.art.Artwork;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -37,7 +38,7 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
    * @throws Refusal when even the lowest quality is larger than the shop takes
    */
   public static EbookCover make(Artwork artwork, FileRules rules) {
-    BufferedImage image = ArtworkRaster.render(artwork, PPI);
+    BufferedImage image = image(artwork);
     long most = rules.mostMegabytes() == 0 ? Long.MAX_VALUE : rules.mostMegabytes() * 1_000_000L;
     byte[] best = jpeg(image, BEST / 100f);
     if (best.length <= most) {
@@ -68,7 +69,20 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
     return new EbookCover(least, image.getWidth(), image.getHeight(), fits);
   }
 
-  private static byte[] jpeg(BufferedImage image, float quality) {
+  /** The picture of a cover as its file has it before it is packed. */
+  public static BufferedImage image(Artwork artwork) {
+    return ArtworkRaster.render(artwork, PPI);
+  }
+
+  static BufferedImage decoded(byte[] jpeg) {
+    try {
+      return ImageIO.read(new ByteArrayInputStream(jpeg));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  static byte[] jpeg(BufferedImage image, float quality) {
     ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {

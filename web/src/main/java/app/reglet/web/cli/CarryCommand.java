@@ -2,20 +2,14 @@ package app.reglet.web.cli;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.house.RuleSheet;
-import app.reglet.web.Reglet;
 import app.reglet.web.packages.CarriedPackage;
-import ch.qos.logback.classic.Level;
-import ch.qos.logback.classic.Logger;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import org.slf4j.LoggerFactory;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -68,27 +62,17 @@ final class CarryCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    if (!Files.isRegularFile(file)) {
-      throw new Refusal("There is no file “" + file + "”.");
-    }
-    if (Files.exists(out) && !Files.isDirectory(out)) {
-      throw new Refusal("“" + out + "” is a file: name a directory to write to.");
-    }
+    Scratch.expect(file, out);
     CarriedPackage.Asked asked = asked();
-    Path data = Files.createTempDirectory("reglet-carry");
-    try (var reglet = Reglet.startWithoutPages(data)) {
-      if (LoggerFactory.getLogger("app.reglet") instanceof Logger logger) {
-        logger.setLevel(Level.WARN); // what was done is told below
-      }
-      CarriedPackage.Made made =
-          reglet.getBean(CarriedPackage.class).run(file.toAbsolutePath(), asked, out);
-      PrintWriter print = spec.commandLine().getOut();
-      made.said().forEach(print::println);
-      print.flush();
-      return made.toMend() > 0 ? 1 : 0;
-    } finally {
-      delete(data);
-    }
+    return Scratch.run(
+        reglet -> {
+          CarriedPackage.Made made =
+              reglet.getBean(CarriedPackage.class).run(file.toAbsolutePath(), asked, out);
+          PrintWriter print = spec.commandLine().getOut();
+          made.said().forEach(print::println);
+          print.flush();
+          return made.toMend() > 0 ? 1 : 0;
+        });
   }
 
   private CarriedPackage.Asked asked() throws IOException {
@@ -107,15 +91,5 @@ final class CarryCommand implements Callable<Integer> {
     }
     return new CarriedPackage.Asked(
         edition, parts[0], document, parts[1], parts.length > 2 ? parts[2] : "", turn);
-  }
-
-  private static void delete(Path directory) throws IOException {
-    List<Path> all;
-    try (var walk = Files.walk(directory)) {
-      all = walk.sorted(Comparator.reverseOrder()).toList();
-    }
-    for (Path p : all) {
-      Files.deleteIfExists(p);
-    }
   }
 }

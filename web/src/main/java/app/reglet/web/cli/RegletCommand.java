@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
       TemplateCommand.class,
       InspectCommand.class,
       CarryCommand.class,
+      PressCommand.class,
       PeopleCommand.class,
       BackupCommand.class,
       RestoreCommand.class

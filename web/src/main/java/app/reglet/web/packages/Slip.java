@@ -73,6 +73,30 @@ record Slip(
       String date,
       String language,
       String ownFacts) {
+    /** Without characters that are no text. */
+    BookFacts plain() {
+      return new BookFacts(
+          plain(title),
+          plain(subtitle),
+          plain(author),
+          plain(imprint),
+          plain(blurb),
+          plain(isbn),
+          plain(price),
+          plain(series),
+          plain(number),
+          plain(quote),
+          plain(about),
+          plain(edition),
+          plain(date),
+          plain(language),
+          plain(ownFacts));
+    }
+
+    private static String plain(String text) {
+      return text.replaceAll("[\\p{Cntrl}&&[^\n\t]]", "");
+    }
+
     private Stream<String> brief() {
       return Stream.of(
           title, subtitle, author, imprint, isbn, price, series, number, edition, date, language);
@@ -206,16 +230,23 @@ record Slip(
     }
     for (Kept k : files) {
       expectNamed(k == null ? null : k.sha(), k == null ? null : k.name());
+      if (k.kind() == null) {
+        throw wrong("a file has no kind");
+      }
     }
     for (Font f : fonts) {
       expectNamed(f == null ? null : f.sha(), f == null ? null : f.name());
-      if (f.faces() == null || f.faces().contains(null)) {
+      if (f.faces() == null || f.faces().stream().anyMatch(x -> x == null || x.id() == null)) {
         throw wrong("a font has no faces");
       }
     }
     for (Asset a : pictures) {
-      if (a == null || a.sha() == null || !SHA.matcher(a.sha()).matches()) {
-        throw wrong("a picture of the title has no sum");
+      if (a == null || a.sha() == null || !SHA.matcher(a.sha()).matches() || a.licence() == null) {
+        throw wrong("a picture of the title has no sum or no licence");
+      }
+      if (Stream.of(a.name(), a.source(), a.credit())
+          .anyMatch(t -> t == null || t.length() > LONGEST)) {
+        throw wrong("what is said of a picture of the title is missing or too long");
       }
     }
   }

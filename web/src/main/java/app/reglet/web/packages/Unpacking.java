@@ -8,6 +8,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.wrap.ExampleRun;
+import app.reglet.core.wrap.FactLimits;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.web.bench.Revisions;
@@ -35,6 +36,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Supplier;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -128,7 +131,7 @@ public class Unpacking {
       for (Slip.Kept k : slip.files()) {
         file(k);
       }
-      BookEntity book = books.saveAndFlush(book());
+      BookEntity book = kept(() -> books.saveAndFlush(book()));
       for (Slip.Font f : slip.fonts()) {
         font(book, f);
       }
@@ -195,6 +198,16 @@ public class Unpacking {
       }
     }
 
+    /** Keeps a row; what is too long for it is refused. */
+    private <T> T kept(Supplier<T> row) {
+      try {
+        return row.get();
+      } catch (DataIntegrityViolationException e) {
+        throw new Refusal(
+            "package", "This package can't be taken in: a fact in it is longer than is kept here.");
+      }
+    }
+
     private Path checked(String sha) throws IOException {
       Path file = unpacked.path("files/" + sha);
       if (!FileBytes.of(file).sha().equals(sha)) {
@@ -205,7 +218,7 @@ public class Unpacking {
     }
 
     private BookEntity book() {
-      Slip.BookFacts b = slip.book();
+      Slip.BookFacts b = slip.book().plain();
       BookEntity book = new BookEntity(b.title(), b.author(), clock.instant());
       book.setWords(b.title(), b.subtitle(), b.author(), b.imprint(), b.blurb(), b.price());
       book.setFurther(
@@ -270,6 +283,13 @@ public class Unpacking {
         }
         edition.getTrim();
         edition.specification();
+        Integer pages = edition.getPages();
+        if (pages != null && (pages < 1 || pages > FactLimits.MOST_PAGES)
+            || edition.getSpread() < 0
+            || edition.getStock() == null
+            || edition.getInk() == null) {
+          throw new IllegalArgumentException();
+        }
       } catch (RuntimeException wrong) {
         throw new Refusal(
             "package",
@@ -277,7 +297,8 @@ public class Unpacking {
                 + sheet.name()
                 + "”, can't be read: its binding, trim, count or flaps are none that are known.");
       }
-      editions.saveAndFlush(edition);
+      EditionEntity begun = edition;
+      kept(() -> editions.saveAndFlush(begun));
       for (Slip.Revision r : e.revisions()) {
         revisions.put(edition, r.number(), r.parent(), r.what(), design(r), r.made());
       }
@@ -311,7 +332,12 @@ public class Unpacking {
         Map<String, String> facts = new TreeMap<>(r.baseFacts());
         facts.put("house_id", made.get(i).getHouseId());
         facts.put("house_version", String.valueOf(made.get(i).getHouseVersion()));
-        refitting.keep(made.get(i), r.baseRevision(), facts);
+        try {
+          made.get(i).as(facts).getTrim();
+          refitting.keep(made.get(i), r.baseRevision(), facts);
+        } catch (RuntimeException wrong) {
+          // then its design is simply the one it has
+        }
       }
     }
   }
