@@ -441,6 +441,20 @@ public class CarryTest {
   }
 
   @Test
+  public void whatAHouseTellsOnTheOrderIsAssumedAndSaidSo() {
+    Desk desk = composed("Not told yet");
+    carry(desk, "Perfect bound, Sandling & Daughters");
+    assertThat(desk.page.locator(".carry-unmet").first())
+        .containsText("states the spine width on the order. Until it is told it is taken as");
+    make(desk);
+    desk.page.navigate("/editions/" + desk.id() + "/docket");
+    assertThat(desk.page.locator("#told")).not().hasValue("");
+    assertThat(desk.page.locator("#toldSource"))
+        .hasValue("not told yet; as wide as at Gannet & Gauge");
+    desk.page.close();
+  }
+
+  @Test
   public void whatCantBeCarriedGetsASentence() throws IOException {
     Desk desk = composed("Refused");
     Web web = new Web(Live.reglet().address());

@@ -338,6 +338,27 @@ public class CommandLineTest {
   }
 
   @Test
+  public void aHouseThatWantsPartsAndTellsItsSpineGetsThreeFilesAndTheReportSaysWhatIsAssumed()
+      throws IOException {
+    Path zip = packaged("In three parts");
+    Path out = Files.createTempDirectory("parts");
+    Said said =
+        run(
+            "carry",
+            zip.toString(),
+            "--to",
+            "sandling-and-daughters/perfect-bound",
+            "--out",
+            out.toString());
+    assertThat(said.exit()).as(said.err() + said.out()).isIn(0, 1);
+    assertThat(said.out())
+        .contains("states the spine width on the order. Until it is told it is taken as ");
+    try (var list = Files.list(out)) {
+      assertThat(list.filter(f -> f.toString().endsWith(".pdf"))).hasSize(3);
+    }
+  }
+
+  @Test
   public void whatCantBeCarriedIsSaidInASentenceAndNothingIsWritten() throws IOException {
     Path zip = packaged("Not carried by a line");
     Path out = Files.createTempDirectory("carried").resolve("none");

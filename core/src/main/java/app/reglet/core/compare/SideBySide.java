@@ -10,6 +10,7 @@ import app.reglet.core.house.Choice;
 import app.reglet.core.house.CostRule;
 import app.reglet.core.house.PageCounts;
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.house.SpineRule;
 import app.reglet.core.house.Stock;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -60,6 +61,16 @@ public final class SideBySide {
     /** Whether the house makes it just as asked for. */
     public boolean offered() {
       return unmet.isEmpty() && wrap.isPresent();
+    }
+
+    /** Whether the house states the spine on the order, and these facts don't have it yet. */
+    public boolean waitsForSpine(Specification facts) {
+      try {
+        return facts.toldSpine().isEmpty()
+            && rules.spineFor(facts).rule() instanceof SpineRule.Told;
+      } catch (Refusal none) {
+        return false; // no rule for this paper: said where it is measured
+      }
     }
 
     public boolean spineTypeAllowed() {

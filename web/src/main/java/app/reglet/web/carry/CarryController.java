@@ -74,8 +74,7 @@ public class CarryController {
             .filter(i -> Target.trims(p.row()).get(i).equals(p.cover().edition().getTrim()))
             .findFirst()
             .orElse(0));
-    model.addAttribute(
-        "unmet", p.row().unmet().stream().map(f -> f.sentence(cover.unit())).toList());
+    model.addAttribute("unmet", p.settled(cover.unit()));
     model.addAttribute("there", there(cover, p.cover().edition()));
     model.addAttribute("before", "/editions/" + id + "/sheet?v=" + Fronts.key(cover.edition()));
     model.addAttribute("version", version(cover, p.cover()));

@@ -2,6 +2,7 @@ package app.reglet.web.carry;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Specification;
+import app.reglet.core.book.ToldSpine;
 import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Report;
 import app.reglet.core.carry.Seen;
@@ -9,6 +10,7 @@ import app.reglet.core.compare.SideBySide;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Piece;
+import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.houses.Houses;
@@ -63,8 +65,25 @@ public class Carrying {
    * @param origin the cover it comes from
    * @param row the house and the binding, and what of the facts they do not take
    * @param cover what it comes to
+   * @param told whether the spine is told where the house states it on the order
    */
-  public record Proposal(Cover origin, SideBySide.Row row, Cover cover) {}
+  public record Proposal(Cover origin, SideBySide.Row row, Cover cover, boolean told) {
+    /** What of the facts had to be settled for it, in sentences. */
+    public List<String> settled(Unit unit) {
+      List<String> said = new ArrayList<>();
+      row.unmet().forEach(f -> said.add(f.sentence(unit)));
+      if (!told) {
+        said.add(
+            row.house().name()
+                + " states the spine width on the order. Until it is told it is taken as "
+                + cover.sheet().spine().stated().print(unit)
+                + ", as at "
+                + origin.house().name()
+                + ": type it on the new edition’s docket when it is.");
+      }
+      return said;
+    }
+  }
 
   /** What became of the outside, and of the inside where both have one that somebody composed. */
   static List<Report> reports(Cover before, Cover after, Covers covers) {
@@ -123,8 +142,18 @@ public class Carrying {
                     new Refusal(
                         "This house does not offer that binding any more: choose another side by side."));
     Specification spec = target.spec(row);
+    boolean told = !row.waitsForSpine(spec) || !origin.sheet().spine().stated().isPositive();
+    if (!told) {
+      // the house states it on the order: until then it is as wide as the origin's
+      spec =
+          spec.withToldSpine(
+              Optional.of(
+                  new ToldSpine(
+                      origin.sheet().spine().stated(),
+                      "not told yet; as wide as at " + origin.house().name())));
+    }
     EditionEntity e = edition(origin, target, spec);
-    return new Proposal(origin, row, on(origin, e, viewer));
+    return new Proposal(origin, row, on(origin, e, viewer), told);
   }
 
   private EditionEntity edition(Cover origin, Target target, Specification spec) {

@@ -2,7 +2,6 @@ package app.reglet.web.packages;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.check.Finding;
-import app.reglet.core.compare.SideBySide;
 import app.reglet.web.carry.Carrying;
 import app.reglet.web.carry.ReportView;
 import app.reglet.web.carry.Target;
@@ -110,7 +109,7 @@ public class CarriedPackage {
     List<ReportView.Line> lines =
         ReportView.lines(covers, origin, proposal.cover(), proposal.cover());
     Cover made = covers.of(carrying.make(origin, target, VIEWER), VIEWER);
-    List<String> report = report(origin, made, proposal.row(), lines);
+    List<String> report = report(origin, made, proposal, lines);
     Files.createDirectories(out);
     List<String> said = new ArrayList<>();
     for (Path file : files.write(made, out)) {
@@ -133,7 +132,7 @@ public class CarriedPackage {
   }
 
   private static List<String> report(
-      Cover origin, Cover made, SideBySide.Row row, List<ReportView.Line> lines) {
+      Cover origin, Cover made, Carrying.Proposal proposal, List<ReportView.Line> lines) {
     List<String> report = new ArrayList<>();
     report.add(
         "“"
@@ -147,7 +146,7 @@ public class CarriedPackage {
             + ": sheet "
             + made.sheet().sheet().print(made.unit())
             + ".");
-    row.unmet().forEach(f -> report.add("Settled first: " + f.sentence(made.unit())));
+    proposal.settled(made.unit()).forEach(s -> report.add("Settled first: " + s));
     lines.forEach(l -> report.add(l.name() + ": " + l.said()));
     List<Finding> findings = made.findings();
     report.add(
