@@ -9,3 +9,5 @@ create table refitted (
 );
 -- What of a report somebody has looked at and let stand: lines of a piece, a tab and what became of it.
 alter table carried add column accepted varchar(200000) default '' not null;
+-- What is never offered again is -1 from now on: 0 is the revision of a cover that nobody has composed.
+update carried set bases = regexp_replace(bases, '\t0(?=\n|$)', concat(char(9), '-1'));

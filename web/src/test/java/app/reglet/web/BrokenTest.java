@@ -67,7 +67,13 @@ public class BrokenTest {
               "side-by-side",
               "templates",
               "history",
-              "press-file")) {
+              "press-file",
+              "carried",
+              "changed",
+              "recut",
+              "part",
+              "package",
+              "side-by-side")) {
         Answer page = web.get("/editions/1/" + place);
         assertThat(page.status()).as(place).isEqualTo(422);
         assertThat(page.body()).as(place).contains(sentence).contains("/editions/1/repair");
@@ -197,5 +203,37 @@ public class BrokenTest {
                 "312"));
     assertThat(saved.status()).isBetween(200, 303);
     assertThat(web.get(made + "/bench").body()).contains("Undo: Carried to 5.5 × 8.5 in");
+  }
+
+  /** One edition of a title that can't be read hinders none of the others. */
+  @Test
+  public void editionsBesideABrokenOneAreKeptTogetherAllTheSame() throws Exception {
+    Web web = reglet.web();
+    String made =
+        web.post(
+                "/editions/1/carry",
+                Map.of("house", "dunlin-casebinders", "binding", "dust-jacket"))
+            .location()
+            .replaceAll(".*(/editions/\\d+)/.*", "$1");
+    web.post("/editions/1/what-if", Map.of("pages", "400"));
+    String id = made.replaceAll("\\D", "");
+    for (String damage :
+        List.of("binding = 'stitched by moonlight'", "trim = 'six by nine'", "turn = 'xyz'")) {
+      reglet.sql("update edition set " + damage + " where id = " + id);
+      for (String page :
+          List.of(
+              "/editions/1/carried",
+              "/editions/1/carried/kin",
+              "/editions/1/docket/others",
+              "/editions/1/carry?house=dunlin-casebinders&binding=dust-jacket",
+              "/titles")) {
+        assertThat(web.get(page).status()).as(damage + " " + page).isEqualTo(200);
+      }
+      assertThat(web.get("/editions/1/carried").body()).contains("can’t be read");
+    }
+    // a package that lacked one of them, or could not be taken in, would be no copy
+    Answer refused = web.get("/editions/1/package");
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.body()).contains(made + "/repair");
   }
 }

@@ -283,6 +283,15 @@ public class CommandLineTest {
     assertThat(inspected.out()).startsWith("1 page");
     assertThat(Files.readString(out.resolve("report.txt")))
         .contains("carried to Dust jacket, Dunlin Casebinders");
+    Path all = Files.createTempDirectory("all");
+    Path both = files.stream().filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
+    Said pressed = run("press", both.toString(), "--out", all.toString());
+    assertThat(pressed.exit()).as(pressed.err()).isIn(0, 1);
+    for (String each : new String[] {"edition-1", "edition-2"}) {
+      try (var list = Files.list(all.resolve(each))) {
+        assertThat(list.filter(f -> f.toString().endsWith(".pdf"))).hasSize(1);
+      }
+    }
     // and on from there: the second edition of the package that came of it
     Path further = Files.createTempDirectory("further");
     Path made = files.stream().filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.testng.annotations.Test;
 
 /** Makes docs/screenshots anew from the demo; not a test, run by ./reglet screenshots. */
@@ -33,7 +34,6 @@ public class Screenshots {
     shot("house", "/houses/osier-row");
     shot("houses", "/houses");
     shot("docket", "/editions/2/docket");
-    shot("docket-jacket", "/editions/5/docket");
     shot("what-if", "/editions/4/what-if");
     shot("side-by-side", "/editions/1/side-by-side");
     shot("carry", "/editions/2/carry?house=dunlin-casebinders&binding=dust-jacket");
@@ -87,6 +87,20 @@ public class Screenshots {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Inspect file")).click();
     page.locator(".verdict").waitFor();
     shot("inspect");
+    for (String to :
+        List.of(
+            "dunlin-casebinders&binding=case-laminate",
+            "dunlin-casebinders&binding=dust-jacket",
+            "lantern-shelf&binding=ebook")) {
+      page.navigate("/editions/1/carry?house=" + to);
+      page.locator("#carry-make").click();
+      page.waitForURL("**/carried");
+    }
+    page.navigate("/editions/1/bench?chosen=title");
+    page.locator("#b-colour").fill("#7a2f1d");
+    page.locator("#b-colour").press("Enter");
+    page.locator("#artwork [data-piece=title] [fill='#7a2f1d']").first().waitFor();
+    shot("carried", "/editions/1/carried");
   }
 
   /** With people set up: on data of its own, since from then on everybody signs in. */

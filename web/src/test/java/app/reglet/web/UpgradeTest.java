@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.web.carry.CarriedRows;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.houses.ShippedRuleSheets;
 import app.reglet.web.titles.Cover;
@@ -17,6 +18,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.Timestamp;
 import java.time.Instant;
+import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.testng.annotations.Test;
@@ -75,6 +77,38 @@ public class UpgradeTest {
     // started again, nothing becomes a third version
     try (ConfigurableApplicationContext reglet = Reglet.start(data, "--server.port=0")) {
       assertThat(reglet.getBean(Houses.class).numbers("gannet-and-gauge")).containsExactly(1, 2);
+    }
+  }
+
+  /** What was never to be offered again was 0 then; it is -1 now, and 0 is a revision. */
+  @Test
+  public void whatWasRefusedForGoodIsRefusedStill() throws Exception {
+    Path data = Files.createTempDirectory("reglet-refused");
+    String url = "jdbc:h2:file:" + data.resolve("reglet");
+    Flyway.configure().dataSource(url, "reglet", "").target("11").load().migrate();
+    try (Connection c = DriverManager.getConnection(url, "reglet", "")) {
+      insert(c, "set referential_integrity false"); // the house comes with the start
+      insert(
+          c,
+          "insert into book (version, title, subtitle, author, imprint, blurb, isbn_typed, price, created) values (0, 'Refused', '', '', '', '', '', '', ?)",
+          THEN);
+      for (int i = 0; i < 2; i++) {
+        insert(
+            c,
+            "insert into edition (version, book_id, house_id, house_version, binding, trim, trim_typed, pages, pages_typed, stock, ink, turn, revision, created)"
+                + " values (0, 1, 'gannet-and-gauge', 1, 'perfect-bound', '152.4 mm x 228.6 mm', '', 100, '100', 'white', 'black', 'ltr', 0, ?)",
+            THEN);
+      }
+      insert(
+          c,
+          "insert into carried (edition_id, origin_id, origin_revision, revision, made, bases) values (2, 1, 4, 1, ?, ?)",
+          THEN,
+          "title/colour\t0\nauthor/place\t10\nblurb/type\t0");
+    }
+    try (ConfigurableApplicationContext reglet = Reglet.start(data, "--server.port=0")) {
+      assertThat(reglet.getBean(CarriedRows.class).findById(2L).orElseThrow().bases())
+          .containsExactlyInAnyOrderEntriesOf(
+              Map.of("title/colour", -1, "author/place", 10, "blurb/type", -1));
     }
   }
 

@@ -117,52 +117,39 @@ public final class InkTable {
     int stepR = NODES * NODES * 4;
     int stepG = NODES * 4;
     int stepB = 4;
-    // from the corner that is least along the longest way first
-    int one;
-    int two;
-    int most;
-    int middle;
-    int least;
-    if (fr >= fg) {
-      if (fg >= fb) {
-        one = stepR;
-        two = stepR + stepG;
-        most = fr;
-        middle = fg;
-        least = fb;
-      } else if (fr >= fb) {
-        one = stepR;
-        two = stepR + stepB;
-        most = fr;
-        middle = fb;
-        least = fg;
-      } else {
-        one = stepB;
-        two = stepB + stepR;
-        most = fb;
-        middle = fr;
-        least = fg;
-      }
-    } else if (fr >= fb) {
-      one = stepG;
-      two = stepG + stepR;
-      most = fg;
-      middle = fr;
-      least = fb;
-    } else if (fg >= fb) {
-      one = stepG;
-      two = stepG + stepB;
-      most = fg;
-      middle = fb;
-      least = fr;
-    } else {
-      one = stepB;
-      two = stepB + stepG;
-      most = fb;
-      middle = fg;
-      least = fr;
+    // the ways from the cell's corner, the longest first
+    int one = stepR;
+    int two = stepG;
+    int three = stepB;
+    int most = fr;
+    int middle = fg;
+    int least = fb;
+    if (most < middle) {
+      int step = one;
+      one = two;
+      two = step;
+      int way = most;
+      most = middle;
+      middle = way;
     }
-    int all = stepR + stepG + stepB;
+    if (middle < least) {
+      int step = two;
+      two = three;
+      three = step;
+      int way = middle;
+      middle = least;
+      least = way;
+    }
+    if (most < middle) {
+      int step = one;
+      one = two;
+      two = step;
+      int way = most;
+      most = middle;
+      middle = way;
+    }
+    two += one;
+    three += two;
     int packed = 0;
     for (int ink = 0; ink < 4; ink++) {
       int at = base + ink;
@@ -170,7 +157,7 @@ public final class InkTable {
           nodes[at] * (WHOLE - most)
               + nodes[at + one] * (most - middle)
               + nodes[at + two] * (middle - least)
-              + nodes[at + all] * least;
+              + nodes[at + three] * least;
       packed = packed << 8 | (value + WHOLE * 128) / (WHOLE * 256);
     }
     return packed;

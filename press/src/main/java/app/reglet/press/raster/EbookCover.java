@@ -3,16 +3,12 @@ package app.reglet.press.raster;
 import app.reglet.core.Refusal;
 import app.reglet.core.house.FileRules;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.picture.ScreenPicture;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
-import javax.imageio.stream.ImageOutputStream;
 
 /**
  * The cover of an ebook as a JPEG: the front alone, one pixel of the file for one px of the sheet,
@@ -83,19 +79,10 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   }
 
   static byte[] jpeg(BufferedImage image, float quality) {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
-      ImageWriteParam param = writer.getDefaultWriteParam();
-      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      param.setCompressionQuality(quality);
-      writer.setOutput(out);
-      writer.write(null, new IIOImage(image, null, null), param);
+    try {
+      return ScreenPicture.jpeg(image, quality);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    } finally {
-      writer.dispose();
     }
-    return bytes.toByteArray();
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.press.raster;
 
 import app.reglet.press.colour.InkTable;
+import app.reglet.press.picture.ScreenPicture;
 import java.awt.Transparency;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
@@ -126,18 +127,7 @@ public final class FlatPicture {
   }
 
   private static byte[] jpeg(BufferedImage image, double ppi) throws IOException {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ImageOutputStream stream = ImageIO.createImageOutputStream(bytes)) {
-      ImageWriteParam param = writer.getDefaultWriteParam();
-      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      param.setCompressionQuality(QUALITY);
-      writer.setOutput(stream);
-      writer.write(null, new IIOImage(image, null, null), param);
-    } finally {
-      writer.dispose();
-    }
-    byte[] file = bytes.toByteArray();
+    byte[] file = ScreenPicture.jpeg(image, QUALITY);
     // the JFIF segment is the first: density in dots per inch (JFIF 1.02, page 5)
     ByteBuffer b = ByteBuffer.wrap(file);
     b.put(13, (byte) 1);
@@ -161,9 +151,7 @@ public final class FlatPicture {
   }
 
   private static void png(BufferedImage image, double ppi, OutputStream out) throws IOException {
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", bytes);
-    byte[] png = bytes.toByteArray();
+    byte[] png = ScreenPicture.png(image);
     int header = 8 + 25; // signature and IHDR
     out.write(png, 0, header);
     DataOutputStream chunks = new DataOutputStream(out);

@@ -83,7 +83,11 @@ public class CarriedEntity {
             .collect(Collectors.joining("\n"));
   }
 
-  /** It came out anew, in another revision of its own design. */
+  /**
+   * It came out anew.
+   *
+   * @param revision of its own design; {@link #NEVER} when none is as it came out
+   */
   void madeAnew(int revision) {
     this.revision = revision;
   }

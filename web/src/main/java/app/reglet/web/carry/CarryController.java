@@ -91,6 +91,7 @@ public class CarryController {
   private List<EditionEntity> there(Cover cover, EditionEntity proposed) {
     return editions.ofBook(cover.edition().getBook().getId()).stream()
         .filter(e -> !e.getId().equals(cover.edition().getId()))
+        .filter(covers::hasReadableFacts)
         .filter(
             e ->
                 e.getHouseId().equals(proposed.getHouseId())

@@ -1,6 +1,7 @@
 package app.reglet.web.carry;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.book.PageTurn;
 import app.reglet.core.carry.Carry;
 import app.reglet.core.carry.Following;
 import app.reglet.core.carry.Offer;
@@ -58,19 +59,18 @@ public class Kin {
     Carry carry = carrying.carry(origin);
     Function<Design, Design> here = d -> carry.of(d, origin.sheet(), cover.sheet());
     Design theirs = here.apply(origin.design());
-    Design made =
-        revisions.isGone(cover.edition(), carried.getRevision())
-            ? cover.design()
-            : revisions.at(cover.edition(), carried.getRevision());
+    // a revision that is not kept tells nothing: then all that differs from the base is its own
+    Optional<Design> made =
+        Optional.of(carried.getRevision())
+            .filter(n -> n >= 0 && !revisions.isGone(cover.edition(), n))
+            .map(n -> revisions.at(cover.edition(), n));
     Map<String, Integer> bases = carried.bases();
     Map<Integer, Following> by = new HashMap<>();
     Set<Integer> all = bases.values().stream().filter(r -> r != NEVER).collect(Collectors.toSet());
     all.add(carried.getOriginRevision());
     for (int revision : all) {
-      by.put(
-          revision,
-          new Following(
-              here.apply(revisions.at(origin.edition(), revision)), theirs, cover.design(), made));
+      Design base = here.apply(revisions.at(origin.edition(), revision));
+      by.put(revision, new Following(base, theirs, cover.design(), made.orElse(base)));
     }
     Map<Offer, Integer> offers = new LinkedHashMap<>();
     by.forEach(
@@ -95,6 +95,12 @@ public class Kin {
                     .flatMap(d -> d.piece(id).stream())
                     .anyMatch(p -> Carry.isThere(p, wrap)))
         .orElse(true);
+  }
+
+  /** In what a cover has gone its own way. */
+  private static List<Offer> own(Since since, Cover cover, CarriedEntity carried) {
+    Following last = since.by().get(carried.getOriginRevision());
+    return last.own().stream().filter(o -> isSeen(o, last, cover.sheet())).toList();
   }
 
   /** What a cover can take of its origin; nothing where it has none. */
@@ -146,6 +152,7 @@ public class Kin {
     Revisions.expect(cover.edition(), base);
     CarriedEntity carried = expected(cover);
     Since since = since(cover, carried, viewer);
+    boolean asCarried = own(since, cover, carried).isEmpty();
     Design taken = taken(since, cover.design(), keys);
     if (!taken.equals(cover.design())) {
       revisions.add(
@@ -155,6 +162,8 @@ public class Kin {
               + since.origin().edition().getBinding().title()
               + ", "
               + since.origin().house().name());
+      // what was taken is not its own; where it has things of its own, what it was is no measure
+      carried.madeAnew(asCarried ? cover.edition().getRevision() : CarriedEntity.NEVER);
     }
     settle(carried, since, keys, false);
   }
@@ -193,6 +202,8 @@ public class Kin {
   /**
    * A cover of a title among the others.
    *
+   * @param title its binding, as people call it
+   * @param size its trim and direction
    * @param origin the edition it was carried from; null for none
    * @param offers what it can take of that
    * @param own in what it has gone its own way
@@ -200,7 +211,9 @@ public class Kin {
    */
   public record Node(
       EditionEntity edition,
+      String title,
       String house,
+      String size,
       Long origin,
       List<Offer> offers,
       List<Offer> own,
@@ -220,26 +233,40 @@ public class Kin {
     Optional<CarriedEntity> carried = carrying.origin(edition);
     Long from = carried.map(CarriedEntity::getOriginId).orElse(null);
     try {
-      String house = covers.sheet(edition).name();
-      if (carried.isEmpty()) {
-        return new Node(edition, house, null, List.of(), List.of(), null);
-      }
       Cover cover = covers.of(edition, viewer);
+      if (carried.isEmpty()) {
+        return node(cover, null, List.of(), List.of(), null);
+      }
       if (cover.wrap().isEmpty()) {
-        return new Node(edition, house, from, List.of(), List.of(), "can’t be measured yet");
+        return node(cover, from, List.of(), List.of(), "can’t be measured yet");
       }
       Since since = since(cover, carried.get(), viewer);
-      Following last = since.by().get(carried.get().getOriginRevision());
-      return new Node(
-          edition,
-          house,
+      return node(
+          cover,
           from,
           List.copyOf(since.offers().keySet()),
-          last.own().stream().filter(o -> isSeen(o, last, cover.sheet())).toList(),
+          own(since, cover, carried.get()),
           null);
     } catch (BrokenCover | Refusal | Gone unreadable) {
-      return new Node(edition, edition.getHouseId(), from, List.of(), List.of(), "can’t be read");
+      return new Node(
+          edition,
+          "An edition",
+          edition.getHouseId(),
+          "",
+          from,
+          List.of(),
+          List.of(),
+          "can’t be read");
     }
+  }
+
+  private static Node node(
+      Cover cover, Long from, List<Offer> offers, List<Offer> own, String trouble) {
+    EditionEntity e = cover.edition();
+    String size =
+        e.getTrim().brief(cover.unit()) + (e.getTurn() == PageTurn.RTL ? ", right to left" : "");
+    return new Node(
+        e, e.getBinding().title(), cover.house().name(), size, from, offers, own, trouble);
   }
 
   /** The covers that were carried from one, and what each can take. */

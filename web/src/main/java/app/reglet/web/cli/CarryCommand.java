@@ -11,9 +11,9 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /**
@@ -26,8 +26,7 @@ import picocli.CommandLine.Spec;
         "Carries the cover in a title's package to another edition: writes its files, a report and the package with the new edition.",
     mixinStandardHelpOptions = true)
 final class CarryCommand implements Callable<Integer> {
-  @Parameters(paramLabel = "PACKAGE")
-  private Path file;
+  @Mixin private PackageOptions where;
 
   @Option(
       names = "--to",
@@ -55,19 +54,16 @@ final class CarryCommand implements Callable<Integer> {
       description = "ltr or rtl, how its pages turn; as they did when not given")
   private String turn;
 
-  @Option(names = "--out", required = true, paramLabel = "DIR", description = "where to write")
-  private Path out;
-
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
-    Scratch.expect(file, out);
+    Path file = where.file();
+    Path out = where.out();
     CarriedPackage.Asked asked = asked();
     return Scratch.run(
         reglet -> {
-          CarriedPackage.Made made =
-              reglet.getBean(CarriedPackage.class).run(file.toAbsolutePath(), asked, out);
+          CarriedPackage.Made made = reglet.getBean(CarriedPackage.class).run(file, asked, out);
           PrintWriter print = spec.commandLine().getOut();
           made.said().forEach(print::println);
           print.flush();

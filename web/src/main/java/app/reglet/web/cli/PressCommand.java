@@ -6,9 +6,9 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /**
@@ -21,8 +21,7 @@ import picocli.CommandLine.Spec;
         "Makes the press files and ebook covers of the editions in a title's package, and says what is to mend.",
     mixinStandardHelpOptions = true)
 final class PressCommand implements Callable<Integer> {
-  @Parameters(paramLabel = "PACKAGE")
-  private Path file;
+  @Mixin private PackageOptions where;
 
   @Option(
       names = "--house",
@@ -38,18 +37,16 @@ final class PressCommand implements Callable<Integer> {
       description = "only this edition of the package, from 1")
   private int edition;
 
-  @Option(names = "--out", required = true, paramLabel = "DIR", description = "where to write")
-  private Path out;
-
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws IOException {
-    Scratch.expect(file, out);
+    Path file = where.file();
+    Path out = where.out();
     return Scratch.run(
         reglet -> {
           PressedPackage.Made made =
-              reglet.getBean(PressedPackage.class).run(file.toAbsolutePath(), house, edition, out);
+              reglet.getBean(PressedPackage.class).run(file, house, edition, out);
           PrintWriter print = spec.commandLine().getOut();
           made.said().forEach(print::println);
           print.flush();

@@ -1,6 +1,5 @@
 package app.reglet.web.cli;
 
-import app.reglet.core.Refusal;
 import app.reglet.web.Reglet;
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
@@ -32,20 +31,6 @@ final class Scratch {
       return work.with(reglet);
     } finally {
       delete(data);
-    }
-  }
-
-  /**
-   * Sees that a command can begin.
-   *
-   * @throws Refusal when there is no such file, or the directory is one
-   */
-  static void expect(Path file, Path out) {
-    if (!Files.isRegularFile(file)) {
-      throw new Refusal("There is no file “" + file + "”.");
-    }
-    if (Files.exists(out) && !Files.isDirectory(out)) {
-      throw new Refusal("“" + out + "” is a file: name a directory to write to.");
     }
   }
 

@@ -1,8 +1,8 @@
 package app.reglet.web.docket;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.house.BindingRules;
-import app.reglet.core.house.PageCounts;
+import app.reglet.core.book.Specification;
+import app.reglet.core.compare.InsideChange;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.web.carry.Carrying;
@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,57 +86,55 @@ public class Together {
 
   private Optional<Other> other(
       EditionEntity of, EditionEntity e, FactsHistory.Last last, Viewer viewer) {
-    if (!e.getBinding().hasPages() || e.getPages() == null) {
+    Cover before = covers.of(e, viewer);
+    if (e.getPages() == null || of.getPages() == null) {
       return Optional.empty();
     }
-    BindingRules rules = covers.sheet(e).rules(e.getBinding());
+    String count = last.was("pages");
+    InsideChange change =
+        new InsideChange(
+            Optional.ofNullable(last.was("trim")).map(t -> Size.parse(t, Unit.MM)),
+            of.getTrim(),
+            count == null ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(count)),
+            of.getPages());
+    boolean follows =
+        carrying.isKin(of, e) && !history.changedSince(e.getId(), "edition.pages", last.made());
+    return change
+        .in(e.specification(e.getPages()), before.house().rules(e.getBinding()), follows)
+        .map(there -> other(before, there, of.getTrim(), viewer));
+  }
+
+  private Other other(Cover before, InsideChange.Elsewhere there, Size trim, Viewer viewer) {
+    EditionEntity e = before.edition();
+    Specification facts = there.facts();
     EditionEntity now = e.as(Map.of());
     List<String> change = new ArrayList<>();
-    List<String> cant = new ArrayList<>();
-    boolean shares = true;
-    if (last.has("trim") && e.getTrimKept().equals(last.was("trim"))) {
-      Size trim = of.getTrim();
-      Unit unit = covers.sheet(e).unit();
-      change.add("trim " + trim.print(unit));
-      if (rules.trims().offers(trim)) {
-        now.setTrim("", trim);
-      } else {
-        cant.add("This house does not offer " + trim.print(unit) + " in this binding");
-      }
+    if (!there.trimOffered() || !facts.trim().equals(e.getTrim())) {
+      change.add("trim " + trim.print(before.unit()));
+      now.setTrim("", facts.trim());
     }
-    if (last.has("pages") && last.was("pages") != null && of.getPages() != null) {
-      int was = Integer.parseInt(last.was("pages"));
-      shares = e.getPages() == was;
-      boolean follows =
-          !shares
-              && carrying.isKin(of, e)
-              && !history.changedSince(e.getId(), "edition.pages", last.made());
-      int wanted = shares ? of.getPages() : e.getPages() + of.getPages() - was;
-      if ((shares || follows) && !e.getPages().equals(of.getPages()) && wanted > 0) {
-        int count = PageCounts.of(now.specification(wanted), rules).nearest(wanted).orElse(wanted);
-        change.add(e.getPages() + " → " + count + " pages");
-        now.setPages(String.valueOf(count), count);
-      }
+    if (facts.pages() != e.getPages()) {
+      change.add(e.getPages() + " → " + facts.pages() + " pages");
+      now.setPages(String.valueOf(facts.pages()), facts.pages());
     }
-    if (change.isEmpty()) {
-      return Optional.empty();
+    if (!there.trimOffered()) {
+      return new Other(
+          e,
+          name(before),
+          String.join(", ", change),
+          "This house does not offer " + trim.print(before.unit()) + " in this binding",
+          false,
+          Map.of());
     }
-    Cover before = covers.of(e, viewer);
-    Map<String, String> facts = differing(e.columns(), now.columns());
-    if (cant.isEmpty() && !facts.isEmpty()) {
-      List<String> said = Changed.said(before, changed.with(e, facts, viewer));
-      return Optional.of(
-          new Other(
-              e,
-              name(before),
-              String.join(", ", change),
-              said.isEmpty() ? "nothing on the sheet is another" : String.join("; ", said),
-              shares,
-              facts));
-    }
-    return Optional.of(
-        new Other(
-            e, name(before), String.join(", ", change), String.join("; ", cant), false, Map.of()));
+    Map<String, String> columns = differing(e.columns(), now.columns());
+    List<String> said = Changed.said(before, changed.with(e, columns, viewer));
+    return new Other(
+        e,
+        name(before),
+        String.join(", ", change),
+        said.isEmpty() ? "nothing on the sheet is another" : String.join("; ", said),
+        there.shares(),
+        columns);
   }
 
   private static String name(Cover cover) {

@@ -2,6 +2,7 @@ package app.reglet.web.packages;
 
 import app.reglet.core.design.Design;
 import app.reglet.core.design.document.DesignDocument;
+import app.reglet.core.measure.Unit;
 import app.reglet.press.font.FontFacts;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.web.bench.Revisions;
@@ -12,9 +13,9 @@ import app.reglet.web.fonts.Fonts;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.pictures.PlacedFiles;
-import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Version;
 import app.reglet.web.titles.BookEntity;
+import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import java.io.IOException;
@@ -45,6 +46,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Packages {
   private static final Pattern SHA = Pattern.compile("[0-9a-f]{64}");
 
+  private final Covers covers;
   private final Editions editions;
   private final Houses houses;
   private final Revisions revisions;
@@ -55,6 +57,7 @@ public class Packages {
   private final Fonts fonts;
 
   Packages(
+      Covers covers,
       Editions editions,
       Houses houses,
       Revisions revisions,
@@ -63,6 +66,7 @@ public class Packages {
       PictureStore pictures,
       PlacedFiles placed,
       Fonts fonts) {
+    this.covers = covers;
     this.editions = editions;
     this.houses = houses;
     this.revisions = revisions;
@@ -85,8 +89,7 @@ public class Packages {
    * Gathers a title.
    *
    * @param one an edition of it
-   * @throws Gone when there is none
-   * @throws app.reglet.core.Refusal when a design of it can't be read
+   * @throws app.reglet.web.titles.BrokenCover when something of one of its editions can't be read
    */
   @Transactional(readOnly = true)
   public Gathered gather(EditionEntity one) {
@@ -98,6 +101,7 @@ public class Packages {
     List<Slip.Edition> slips = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
       EditionEntity e = all.get(i);
+      covers.of(e, Unit.MM); // what can't be read would not be taken in anywhere
       String sheet = "sheets/" + e.getHouseId() + "-" + e.getHouseVersion() + ".json";
       documents.put(sheet, bytes(houses.document(e.getHouseId(), e.getHouseVersion())));
       List<Slip.Revision> designs = new ArrayList<>();

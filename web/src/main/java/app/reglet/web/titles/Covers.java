@@ -121,6 +121,16 @@ public class Covers {
     return Measured.of(edition, edition.getBook().facts(), sheet(edition), facts(edition), unit);
   }
 
+  /** Whether an edition's facts and its rule sheet can be read, whatever is on its cover. */
+  public boolean hasReadableFacts(EditionEntity edition) {
+    try {
+      measured(edition, Unit.MM);
+      return true;
+    } catch (BrokenCover e) {
+      return false;
+    }
+  }
+
   /** The sheet of an edition alone, empty when it can't be measured. */
   public Optional<Wrap> wrap(EditionEntity edition) {
     return measured(edition, Unit.MM).wrap();
