@@ -10,6 +10,7 @@ import app.reglet.core.book.Specification;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Ground;
 import app.reglet.core.house.FileRules;
+import app.reglet.core.house.PressRules;
 import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Rounding;
@@ -48,7 +49,14 @@ public class EbookCoverTest {
 
   private static FileRules upTo(int megabytes) {
     return new FileRules(
-        Rounding.NONE, FileRules.PageSize.EXACT, Length.ZERO, 96, 96, megabytes, Set.of("jpeg"));
+        Rounding.NONE,
+        FileRules.PageSize.EXACT,
+        Length.ZERO,
+        96,
+        96,
+        megabytes,
+        Set.of("jpeg"),
+        PressRules.SCREEN);
   }
 
   private static Artwork noisy(String size) {

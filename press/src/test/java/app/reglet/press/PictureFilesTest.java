@@ -226,6 +226,7 @@ public class PictureFilesTest {
           List.of(new PressFile.Page(art, art.wrap())),
           Specimen.BOOK,
           Instant.EPOCH,
+          app.reglet.press.pdf.PressMaking.SCREEN,
           out,
           Files.createTempDirectory("scratch"));
     }

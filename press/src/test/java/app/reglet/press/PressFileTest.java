@@ -13,6 +13,7 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.compose.Composer;
+import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
@@ -370,13 +371,13 @@ public class PressFileTest {
 
   @Test
   public void namedFromItsFacts() {
-    assertThat(PressFile.name(Specimen.BOOK, Specimen.wrap(100), "wrap", 7, 3, "pdf"))
+    assertThat(FileName.of(Specimen.BOOK, Specimen.wrap(100), "wrap", 7, 3, NOON, "pdf"))
         .isEqualTo("the-salt-ledger_wrap_gannet-and-gauge_6x9in_100pp_r7_no3.pdf");
     Book odd = new Book("  ../é/\"x\"  ", "", "", "", "", Optional.empty(), "");
-    assertThat(PressFile.name(odd, Specimen.wrap(100), "wrap", 1, 1, "pdf"))
+    assertThat(FileName.of(odd, Specimen.wrap(100), "wrap", 1, 1, NOON, "pdf"))
         .isEqualTo("é-x_wrap_gannet-and-gauge_6x9in_100pp_r1_no1.pdf");
     Book none = new Book("???", "", "", "", "", Optional.empty(), "");
-    assertThat(PressFile.name(none, Specimen.wrap(100), "wrap", 1, 1, "pdf"))
+    assertThat(FileName.of(none, Specimen.wrap(100), "wrap", 1, 1, NOON, "pdf"))
         .startsWith("untitled_");
   }
 

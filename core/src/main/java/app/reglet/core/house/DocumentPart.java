@@ -128,6 +128,16 @@ final class DocumentPart {
     return has(key) ? value(key, n -> FieldValues.text(n, kind)) : otherwise(key);
   }
 
+  /** A text that says something else; what is wrong with it is told with the field's name. */
+  <T> T reading(String key, Function<String, T> reading) {
+    String text = text(key);
+    try {
+      return reading.apply(text);
+    } catch (Refusal r) {
+      throw refuse(key, "is “" + text + "”: " + r.getMessage());
+    }
+  }
+
   /** A short name that the sheet defines; whether it does is the caller's to see. */
   String name(String key) {
     kind(key, Kind.Name.class);

@@ -15,6 +15,7 @@ import java.util.Set;
  * @param leastPpi picture resolution below which a picture shows its pixels
  * @param mostMegabytes largest upload, zero when not stated
  * @param formats kinds of file taken: pdf, jpeg, tiff, png; empty means pdf
+ * @param press how the press file is made
  */
 public record FileRules(
     Rounding sheetRounding,
@@ -23,7 +24,8 @@ public record FileRules(
     int wantedPpi,
     int leastPpi,
     int mostMegabytes,
-    Set<String> formats) {
+    Set<String> formats,
+    PressRules press) {
   /** The size a page is made in. */
   public enum PageSize {
     /** As computed. */

@@ -2,6 +2,8 @@ package app.reglet.core.house;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
+import app.reglet.core.design.Colour;
+import app.reglet.core.house.grammar.FileNamePattern;
 import app.reglet.core.house.grammar.Grammar;
 import app.reglet.core.measure.Rounding;
 import app.reglet.core.measure.Unit;
@@ -151,7 +153,8 @@ public final class RuleSheetReader {
             part.count("wantedPpi"),
             part.count("leastPpi"),
             part.count("mostMegabytes"),
-            part.several("formats"));
+            part.several("formats"),
+            part.optionalPart("press").map(RuleSheetReader::press).orElse(PressRules.SCREEN));
     if (files.leastPpi() > files.wantedPpi()) {
       throw part.refuse("leastPpi", "is above “wantedPpi”.");
     }
@@ -161,6 +164,36 @@ public final class RuleSheetReader {
     }
     part.end();
     return files;
+  }
+
+  private static PressRules press(DocumentPart part) {
+    PressRules press =
+        new PressRules(
+            part.choice("standard", PressRules.Standard.values()),
+            part.choice("colours", PressRules.Colours.values()),
+            part.text("condition"),
+            part.choice("intent", PressRules.Intent.values()),
+            part.flag("blackPoint"),
+            part.count("mostInk"),
+            part.reading("richBlack", RuleSheetReader::inks),
+            part.flag("outlines"),
+            part.count("mostPpi"),
+            part.count("asPicture"),
+            part.reading("names", FileNamePattern::new));
+    if (press.standard() != PressRules.Standard.PLAIN && !press.isInks()) {
+      throw part.refuse(
+          "colours",
+          "are “rgb”, but a file of " + press.standard().title() + " is in inks: give “cmyk”.");
+    }
+    part.end();
+    return press;
+  }
+
+  private static Colour.Cmyk inks(String typed) {
+    if (Colour.parse(typed) instanceof Colour.Cmyk inks) {
+      return inks;
+    }
+    throw new Refusal("give it in inks, such as cmyk(60, 40, 40, 100).");
   }
 
   static Rounding rounding(DocumentPart part, String key) {

@@ -73,6 +73,11 @@ public enum OutputCondition {
     throw new Refusal("colours", "“" + id + "” is no printing condition that is known here.");
   }
 
+  /** As a condition that files are made for. */
+  public Condition condition() {
+    return new Condition(id, title, registered, profile());
+  }
+
   /** Its profile, read once. */
   public synchronized PressProfile profile() {
     if (profile == null) {

@@ -1,7 +1,10 @@
 package app.reglet.press.pdf;
 
+import app.reglet.press.colour.InkTable;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
+import app.reglet.press.raster.InkPixels;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -16,6 +19,7 @@ import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
 import org.apache.pdfbox.pdmodel.graphics.color.PDICCBased;
@@ -28,6 +32,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  */
 final class FlatePixels {
   private static final int SUB = 1;
+  private static final int STRIP_PIXELS = 1_000_000;
 
   private FlatePixels() {}
 
@@ -80,6 +85,104 @@ final class FlatePixels {
           .setItem(COSName.SMASK, image(document, mask, w, h, 8, 1, PDDeviceGray.INSTANCE));
     }
     return image;
+  }
+
+  /** Strips of pixels in inks. */
+  @FunctionalInterface
+  interface Strips {
+    /**
+     * @param y its first row
+     * @param rows how many
+     */
+    InkPixels of(int y, int rows) throws IOException;
+  }
+
+  /** A picture in four inks, converted as it is read; what shows through it is a soft mask. */
+  static PDImageXObject inked(PDDocument document, Rows rows, InkTable table) throws IOException {
+    int w = rows.width();
+    int strip = Math.max(1, STRIP_PIXELS / w);
+    return inked(
+        document,
+        w,
+        rows.height(),
+        strip,
+        !rows.mayBeClear(),
+        (y, n) -> {
+          int[] argb = new int[w * n];
+          int[] row = new int[w];
+          for (int i = 0; i < n; i++) {
+            rows.next(row);
+            System.arraycopy(row, 0, argb, i * w, w);
+          }
+          byte[] inks = new byte[4 * argb.length];
+          table.convert(argb, inks);
+          byte[] alpha = null;
+          if (rows.mayBeClear()) {
+            alpha = new byte[argb.length];
+            for (int i = 0; i < argb.length; i++) {
+              alpha[i] = (byte) (argb[i] >>> 24);
+            }
+          }
+          return new InkPixels(w, n, inks, alpha);
+        });
+  }
+
+  /**
+   * Pixels in four inks, strip by strip.
+   *
+   * @param strip rows at a time
+   * @param opaque whether nothing shows through
+   */
+  static PDImageXObject inked(
+      PDDocument document, int w, int h, int strip, boolean opaque, Strips strips)
+      throws IOException {
+    COSStream colours = document.getDocument().createCOSStream();
+    COSStream mask = opaque ? null : document.getDocument().createCOSStream();
+    try (Packed out = new Packed(colours);
+        Packed alpha = mask == null ? null : new Packed(mask)) {
+      byte[] row = new byte[1 + 4 * w];
+      byte[] alphas = new byte[1 + w];
+      row[0] = SUB;
+      for (int y = 0; y < h; y += strip) {
+        InkPixels here = strips.of(y, Math.min(strip, h - y));
+        for (int i = 0; i < here.height(); i++) {
+          int at = 4 * w * i;
+          for (int x = 0; x < 4 * w; x++) {
+            row[1 + x] = (byte) (here.inks()[at + x] - (x < 4 ? 0 : here.inks()[at + x - 4]));
+          }
+          out.stream.write(row);
+          if (alpha != null) {
+            System.arraycopy(here.alpha(), w * i, alphas, 1, w);
+            alpha.stream.write(alphas);
+          }
+        }
+      }
+    }
+    PDImageXObject image = image(document, colours, w, h, 8, 4, PDDeviceCMYK.INSTANCE);
+    if (mask != null) {
+      image
+          .getCOSObject()
+          .setItem(COSName.SMASK, image(document, mask, w, h, 8, 1, PDDeviceGray.INSTANCE));
+    }
+    return image;
+  }
+
+  /** The lightness of pixels that are gray. */
+  static PDImageXObject gray(PDDocument document, BufferedImage image) throws IOException {
+    int w = image.getWidth();
+    COSStream packed = document.getDocument().createCOSStream();
+    try (Packed out = new Packed(packed)) {
+      int[] rgb = new int[w];
+      byte[] row = new byte[1 + w];
+      for (int y = 0; y < image.getHeight(); y++) {
+        image.getRGB(0, y, w, 1, rgb, 0, w);
+        for (int x = 0; x < w; x++) {
+          row[1 + x] = (byte) rgb[x];
+        }
+        out.stream.write(row);
+      }
+    }
+    return image(document, packed, w, image.getHeight(), 8, 1, PDDeviceGray.INSTANCE);
   }
 
   /** A stream that is being packed. */

@@ -7,6 +7,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
+import app.reglet.press.raster.FinePixels;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
@@ -22,7 +23,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** The pictures of a document, each embedded once: a JPEG as it came, others without loss. */
-final class Images {
+final class Images implements ImageObjects {
   /** Pixels that are decoded and packed as a JPEG in memory; more are packed without loss. */
   private static final long MOST_PACKED_ANEW = 12_000_000;
 
@@ -38,11 +39,9 @@ final class Images {
     this.document = document;
   }
 
-  PDImageXObject of(Pixels.Stored stored) throws IOException {
-    String key =
-        stored.picture().sha()
-            + (stored.under() == null ? "" : " on " + stored.under().text())
-            + (stored.treating().isNone() ? "" : " as " + stored.treating().word());
+  @Override
+  public PDImageXObject of(Pixels.Stored stored) throws IOException {
+    String key = FinePixels.key(stored);
     PDImageXObject image = kept.get(key);
     if (image == null) {
       image =
@@ -52,8 +51,25 @@ final class Images {
     return image;
   }
 
-  PDImageXObject of(Pixels.Made made) throws IOException {
+  @Override
+  public PDImageXObject of(Pixels.Made made) throws IOException {
     return LosslessFactory.createFromImage(document, made.image());
+  }
+
+  @Override
+  public PDImageXObject mask(Pixels.Made made) throws IOException {
+    return of(made);
+  }
+
+  /** Strip by strip, on white. */
+  @Override
+  public PDImageXObject of(Pixels.Drawn drawn) throws IOException {
+    return FlatePixels.of(document, new DrawnRows(drawn), NO_PROFILE);
+  }
+
+  @Override
+  public COSName mixedIn() {
+    return COSName.DEVICERGB;
   }
 
   /** Pixels that are others than the file's: a photo as a JPEG again, others without loss. */

@@ -20,17 +20,25 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 final class PageBoxes {
   private PageBoxes() {}
 
-  /** An empty page of a wrap's size. */
-  static PDPage page(Wrap wrap) {
+  /** An empty page of a wrap's size, and so much more on every side. */
+  static PDPage page(Wrap wrap, Length around) {
+    Size media =
+        new Size(
+            wrap.sheet().width().plus(around).plus(around),
+            wrap.sheet().height().plus(around).plus(around));
+    Box all = new Box(Length.ZERO, Length.ZERO, media.width(), media.height());
     PDPage page =
         new PDPage(
-            new PDRectangle(
-                (float) wrap.sheet().width().toPoints(), (float) wrap.sheet().height().toPoints()));
-    set(page, COSName.MEDIA_BOX, wrap.sheetBox(), wrap.sheet());
-    set(page, COSName.CROP_BOX, wrap.sheetBox(), wrap.sheet());
-    set(page, COSName.BLEED_BOX, wrap.sheetBox(), wrap.sheet());
-    set(page, COSName.TRIM_BOX, wrap.trimmed(), wrap.sheet());
+            new PDRectangle((float) media.width().toPoints(), (float) media.height().toPoints()));
+    set(page, COSName.MEDIA_BOX, all, media);
+    set(page, COSName.CROP_BOX, all, media);
+    set(page, COSName.BLEED_BOX, moved(wrap.sheetBox(), around), media);
+    set(page, COSName.TRIM_BOX, moved(wrap.trimmed(), around), media);
     return page;
+  }
+
+  private static Box moved(Box box, Length by) {
+    return new Box(box.left().plus(by), box.top().plus(by), box.width(), box.height());
   }
 
   /** An empty page whose every box is the whole of it. */

@@ -29,6 +29,9 @@ final class PdfPainter implements Painter {
   /** The streams being written: the page's, and one for each group that is made apart. */
   private final Deque<Stream> streams = new ArrayDeque<>();
 
+  /** Whether what is painted says how much of something else is seen. */
+  private boolean masking;
+
   /** A stream and the resources it names. */
   private record Stream(Operators out, PDResources resources) {}
 
@@ -175,7 +178,12 @@ final class PdfPainter implements Painter {
 
                   @Override
                   public PDImageXObject made(Pixels.Made made) {
-                    return parts.image(made);
+                    return masking ? parts.mask(made) : parts.image(made);
+                  }
+
+                  @Override
+                  public PDImageXObject drawn(Pixels.Drawn drawn) {
+                    return parts.image(drawn);
                   }
                 });
     place.concatenate(new AffineTransform(1, 0, 0, -1, 0, 1)); // an image's own y points up
@@ -245,7 +253,7 @@ final class PdfPainter implements Painter {
       return;
     }
     Stream made = streams.pop();
-    PDFormXObject form = parts.form(made.out().bytes(), made.resources(), COSName.DEVICERGB);
+    PDFormXObject form = parts.form(made.out().bytes(), made.resources(), parts.mixedIn());
     op().op("q");
     if (!e.mask().isEmpty()) {
       // the mask lies in the group's coordinates, which hold when it is set
@@ -261,7 +269,9 @@ final class PdfPainter implements Painter {
 
   private PDFormXObject mask(List<Mark> marks) {
     streams.push(new Stream(new Operators(), parts.resources()));
+    masking = true;
     paint(marks);
+    masking = false;
     Stream made = streams.pop();
     return parts.form(made.out().bytes(), made.resources(), COSName.DEVICEGRAY);
   }

@@ -13,6 +13,7 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.multipdf.LayerUtility;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
@@ -30,7 +31,7 @@ final class PdfParts implements AutoCloseable {
   private final PDDocument document;
   private final PDColorSpace rgb;
   private final Fonts fonts;
-  private final Images images;
+  private final ImageObjects images;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, PDFormXObject> pages = new HashMap<>();
 
@@ -38,10 +39,24 @@ final class PdfParts implements AutoCloseable {
    * @param rgb what RGB without a profile means; null where that is not said
    */
   PdfParts(PDDocument document, PDColorSpace rgb) {
+    this(document, rgb, new Images(document));
+  }
+
+  /** A document in inks. */
+  static PdfParts inInks(PDDocument document, ImageObjects images) {
+    return new PdfParts(document, null, images);
+  }
+
+  private PdfParts(PDDocument document, PDColorSpace rgb, ImageObjects images) {
     this.document = document;
     this.rgb = rgb;
     this.fonts = new Fonts(document);
-    this.images = new Images(document);
+    this.images = images;
+  }
+
+  /** The space in which what shows through is mixed (ISO 32000-1, 11.6.6). */
+  COSName mixedIn() {
+    return images.mixedIn();
   }
 
   /** Resources of a stream, in which RGB means what it means on the page. */
@@ -68,6 +83,23 @@ final class PdfParts implements AutoCloseable {
   PDImageXObject image(Pixels.Made made) {
     try {
       return images.of(made);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Pixels that say how much of something is seen. */
+  PDImageXObject mask(Pixels.Made made) {
+    try {
+      return images.mask(made);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  PDImageXObject image(Pixels.Drawn drawn) {
+    try {
+      return images.of(drawn);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -109,6 +141,16 @@ final class PdfParts implements AutoCloseable {
     group.setBoolean(COSName.I, true);
     form.getCOSObject().setItem(COSName.GROUP, group);
     return form;
+  }
+
+  /** Says in which space what shows through is mixed on a page (ISO 32000-1, 11.4.7). */
+  void mix(PDPage page) {
+    COSDictionary group = new COSDictionary();
+    group.setItem(COSName.TYPE, COSName.GROUP);
+    group.setItem(COSName.S, COSName.TRANSPARENCY);
+    group.setItem(COSName.CS, mixedIn());
+    group.setBoolean(COSName.I, true);
+    page.getCOSObject().setItem(COSName.GROUP, group);
   }
 
   /** A stream as a form, drawn as if its operators stood where it is shown. */

@@ -1,5 +1,6 @@
 package app.reglet.press.pdf;
 
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
@@ -40,7 +41,7 @@ public final class TemplatePdf {
       PDOptionalContentGroup guides = layer(document);
       PdfParts parts = new PdfParts(document, null);
       for (Wrap wrap : FilePages.of(outside)) {
-        PDPage page = PageBoxes.page(wrap);
+        PDPage page = PageBoxes.page(wrap, Length.ZERO);
         document.addPage(page);
         PDResources resources = new PDResources();
         page.setResources(resources);

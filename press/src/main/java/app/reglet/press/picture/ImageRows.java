@@ -5,10 +5,12 @@ import java.awt.image.BufferedImage;
 /** The rows of an RGB or ARGB image. */
 final class ImageRows implements Rows {
   private final BufferedImage image;
+  private final PixelRow pixels;
   private int y;
 
   ImageRows(BufferedImage image) {
     this.image = image;
+    this.pixels = new PixelRow(image);
   }
 
   @Override
@@ -28,7 +30,7 @@ final class ImageRows implements Rows {
 
   @Override
   public void next(int[] argb) {
-    image.getRGB(0, y++, argb.length, 1, argb, 0, argb.length);
+    pixels.read(y++, argb);
   }
 
   @Override

@@ -188,7 +188,14 @@ public final class PictureReader {
               .<Rows>map(to -> new ProfiledRows(own, to))
               .orElse(own);
     }
-    return new TreatedRows(rows, treating.inStored(picture.orientation()));
+    return treating.isNone()
+        ? rows
+        : new TreatedRows(rows, treating.inStored(picture.orientation()));
+  }
+
+  /** The rows of an RGB or ARGB image. */
+  public static Rows rows(BufferedImage image) {
+    return new ImageRows(image);
   }
 
   /** Rows laid on a colour, 0xRRGGBB. */

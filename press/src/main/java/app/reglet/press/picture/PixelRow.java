@@ -8,13 +8,14 @@ import java.awt.image.DataBufferInt;
  * Rows of an image's pixels as 0xAARRGGBB. Those of the usual kinds are read where they lie: asking
  * for each through its colour model takes ten times as long.
  */
-final class PixelRow {
+public final class PixelRow {
   private final BufferedImage image;
   private final int width;
   private final int[] words;
   private final byte[] bytes;
 
-  PixelRow(BufferedImage image) {
+  /** Of an image. */
+  public PixelRow(BufferedImage image) {
     this.image = image;
     this.width = image.getWidth();
     boolean whole =
@@ -37,7 +38,7 @@ final class PixelRow {
   }
 
   /** Reads the y-th row. */
-  void read(int y, int[] row) {
+  public void read(int y, int[] row) {
     if (words != null) {
       System.arraycopy(words, y * width, row, 0, width);
       if (image.getType() == BufferedImage.TYPE_INT_RGB) {
@@ -60,7 +61,7 @@ final class PixelRow {
   }
 
   /** Writes the y-th row. */
-  void write(int y, int[] row) {
+  public void write(int y, int[] row) {
     if (words != null) {
       System.arraycopy(row, 0, words, y * width, width);
     } else if (bytes != null) {

@@ -67,6 +67,23 @@ public final class ArtworkRaster {
     return image;
   }
 
+  /** Marks on white: this part of them, so many pixels wide and as high as follows. */
+  public static BufferedImage white(List<Mark> marks, Rect part, int width) {
+    BufferedImage image =
+        new BufferedImage(
+            width,
+            Math.max(1, (int) Math.round(part.height() * width / part.width())),
+            BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = graphics(image);
+    g.setColor(Color.WHITE);
+    g.fillRect(0, 0, image.getWidth(), image.getHeight());
+    g.scale(image.getWidth() / part.width(), image.getHeight() / part.height());
+    g.translate(-part.x(), -part.y());
+    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(marks);
+    g.dispose();
+    return image;
+  }
+
   /** Marks on nothing, ARGB. */
   public static BufferedImage clear(List<Mark> marks, Rect area, double perMm) {
     BufferedImage image =

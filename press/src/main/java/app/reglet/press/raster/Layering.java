@@ -1,9 +1,14 @@
 package app.reglet.press.raster;
 
+import app.reglet.press.picture.PixelRow;
 import java.awt.image.BufferedImage;
+import java.util.stream.IntStream;
 
 /** Lays pixels over pixels (ISO 32000-1, 11.3.3 and 11.3.5). */
 final class Layering {
+  /** Pixels that are worth all processors. */
+  private static final int LEAST_SHARED = 1 << 15;
+
   private Layering() {}
 
   /**
@@ -21,26 +26,32 @@ final class Layering {
       double opacity,
       boolean multiply) {
     int w = over.getWidth();
-    int[] top = new int[w];
-    int[] bottom = new int[w];
-    int[] light = new int[w];
-    for (int y = 0; y < over.getHeight(); y++) {
-      over.getRGB(0, y, w, 1, top, 0, w);
-      under.getRGB(0, y, w, 1, bottom, 0, w);
-      if (mask != null) {
-        mask.getRGB(0, y, w, 1, light, 0, w);
-      }
-      for (int x = 0; x < w; x++) {
-        double a = (top[x] >>> 24) / 255.0 * opacity;
-        if (mask != null) {
-          a *= luminance(light[x]);
-        }
-        if (a > 0) {
-          bottom[x] = laid(top[x], bottom[x], a, multiply);
-        }
-      }
-      under.setRGB(0, y, w, 1, bottom, 0, w);
-    }
+    PixelRow tops = new PixelRow(over);
+    PixelRow bottoms = new PixelRow(under);
+    PixelRow lights = mask == null ? null : new PixelRow(mask);
+    IntStream rows = IntStream.range(0, over.getHeight());
+    (over.getHeight() * w > LEAST_SHARED ? rows.parallel() : rows)
+        .forEach(
+            y -> {
+              int[] top = new int[w];
+              int[] bottom = new int[w];
+              int[] light = new int[w];
+              tops.read(y, top);
+              bottoms.read(y, bottom);
+              if (mask != null) {
+                lights.read(y, light);
+              }
+              for (int x = 0; x < w; x++) {
+                double a = (top[x] >>> 24) / 255.0 * opacity;
+                if (mask != null) {
+                  a *= luminance(light[x]);
+                }
+                if (a > 0) {
+                  bottom[x] = laid(top[x], bottom[x], a, multiply);
+                }
+              }
+              bottoms.write(y, bottom);
+            });
   }
 
   private static double luminance(int rgb) {

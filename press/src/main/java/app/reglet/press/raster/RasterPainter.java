@@ -9,6 +9,7 @@ import app.reglet.press.art.Labels;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
 import app.reglet.press.art.Pixels;
+import app.reglet.press.art.Rect;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.type.Typeface;
@@ -17,6 +18,7 @@ import java.awt.Graphics2D;
 import java.awt.LinearGradientPaint;
 import java.awt.Paint;
 import java.awt.RadialGradientPaint;
+import java.awt.RenderingHints;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
@@ -27,6 +29,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -45,6 +48,7 @@ class RasterPainter implements Painter {
   private final Function<Colour.Solid, Color> colours;
   private final Typeface labels;
   private final Function<Pixels.Stored, BufferedImage> pictures;
+  private final UnaryOperator<BufferedImage> seen;
   private final Deque<Layer> layers = new ArrayDeque<>();
 
   /** Pixels being drawn on, and what the state was before the group that is drawn on them. */
@@ -69,6 +73,21 @@ class RasterPainter implements Painter {
       Function<Colour.Solid, Color> colours,
       Typeface labels,
       Function<Pixels.Stored, BufferedImage> pictures) {
+    this(image, g, colours, labels, pictures, UnaryOperator.identity());
+  }
+
+  /**
+   * @param pictures the pixels of stored pictures as they look
+   * @param seen how other pixels in sRGB look
+   */
+  RasterPainter(
+      BufferedImage image,
+      Graphics2D g,
+      Function<Colour.Solid, Color> colours,
+      Typeface labels,
+      Function<Pixels.Stored, BufferedImage> pictures,
+      UnaryOperator<BufferedImage> seen) {
+    this.seen = seen;
     this.pictures = pictures;
     this.colours = colours;
     this.labels = labels;
@@ -184,6 +203,10 @@ class RasterPainter implements Painter {
 
   @Override
   public void image(Mark.Image i) {
+    if (i.pixels() instanceof Pixels.Drawn drawn) {
+      drawn(drawn, i.place());
+      return;
+    }
     AffineTransform t = i.place();
     BufferedImage pixels =
         i.pixels()
@@ -197,11 +220,39 @@ class RasterPainter implements Painter {
 
                   @Override
                   public BufferedImage made(Pixels.Made made) {
-                    return made.image();
+                    return seen.apply(made.image());
+                  }
+
+                  @Override
+                  public BufferedImage drawn(Pixels.Drawn drawn) {
+                    throw new IllegalStateException("it is drawn, not shown");
                   }
                 });
     t.scale(1.0 / pixels.getWidth(), 1.0 / pixels.getHeight());
+    boolean smooth = i.pixels() instanceof Pixels.Made; // there is nothing finer in it
+    if (smooth) {
+      g().setRenderingHint(
+              RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+    }
     g().drawImage(pixels, t, null);
+    if (smooth) {
+      g().setRenderingHint(
+              RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+    }
+  }
+
+  /** Draws the marks themselves, as fine as what they are drawn on. */
+  private void drawn(Pixels.Drawn drawn, AffineTransform place) {
+    AffineTransform before = g().getTransform();
+    Shape clip = g().getClip();
+    Rect box = drawn.box();
+    g().transform(place);
+    g().scale(1 / box.width(), 1 / box.height());
+    g().translate(-box.x(), -box.y());
+    g().clip(box.shape());
+    paint(drawn.marks());
+    g().setTransform(before);
+    g().setClip(clip);
   }
 
   @Override
@@ -222,8 +273,12 @@ class RasterPainter implements Painter {
       double most = Math.sqrt(MOST_PAGE_PIXELS / (width * height));
       PDFRenderer renderer = new PDFRenderer(document);
       renderer.setAnnotationsFilter(a -> false); // what lies on a page is not placed with it
+      if (2 * scale > most) {
+        part(renderer, p, width, height);
+        return;
+      }
       BufferedImage drawn =
-          renderer.renderImage(p.page().page(), (float) Math.min(2 * scale, most), ImageType.ARGB);
+          seen.apply(renderer.renderImage(p.page().page(), (float) (2 * scale), ImageType.ARGB));
       AffineTransform before = g().getTransform();
       g().transform(p.place());
       g().scale(1.0 / drawn.getWidth(), 1.0 / drawn.getHeight());
@@ -232,6 +287,24 @@ class RasterPainter implements Painter {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** What of a large page lies on the pixels that are drawn on, and no more. */
+  private void part(PDFRenderer renderer, Mark.Page p, double width, double height)
+      throws IOException {
+    BufferedImage own =
+        new BufferedImage(layer().getWidth(), layer().getHeight(), BufferedImage.TYPE_INT_ARGB);
+    Graphics2D on = ArtworkRaster.graphics(own);
+    on.setBackground(new Color(0, true));
+    on.setTransform(g().getTransform());
+    on.transform(p.place());
+    on.scale(1 / width, 1 / height);
+    renderer.renderPageToGraphics(p.page().page(), on, 1);
+    on.dispose();
+    AffineTransform before = g().getTransform();
+    g().setTransform(new AffineTransform());
+    g().drawImage(seen.apply(own), null, null);
+    g().setTransform(before);
   }
 
   @Override

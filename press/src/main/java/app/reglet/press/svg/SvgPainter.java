@@ -216,6 +216,11 @@ final class SvgPainter implements Painter {
                   public String made(Pixels.Made made) {
                     return inline(made.image());
                   }
+
+                  @Override
+                  public String drawn(Pixels.Drawn drawn) {
+                    throw new IllegalStateException("a screen draws marks themselves");
+                  }
                 }),
         i.place());
   }

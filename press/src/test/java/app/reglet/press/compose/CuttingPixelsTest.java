@@ -164,6 +164,7 @@ public class CuttingPixelsTest {
         java.util.List.of(new PressFile.Page(art, wrap)),
         Specimen.BOOK,
         Instant.EPOCH,
+        app.reglet.press.pdf.PressMaking.SCREEN,
         out,
         Path.of(System.getProperty("java.io.tmpdir")));
     assertThat(out.size()).isLessThan(200_000); // the file is in it once

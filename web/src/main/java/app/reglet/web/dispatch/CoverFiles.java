@@ -3,8 +3,9 @@ package app.reglet.web.dispatch;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.pdf.PressFile;
+import app.reglet.press.pdf.FileName;
 import app.reglet.press.raster.EbookCover;
+import app.reglet.web.bench.Revisions;
 import app.reglet.web.titles.Cover;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -20,8 +21,10 @@ import org.springframework.stereotype.Service;
 public class CoverFiles {
   private final Pressing pressing;
   private final FileNumbers numbers;
+  private final Revisions revisions;
 
-  CoverFiles(Pressing pressing, FileNumbers numbers) {
+  CoverFiles(Pressing pressing, FileNumbers numbers, Revisions revisions) {
+    this.revisions = revisions;
     this.pressing = pressing;
     this.numbers = numbers;
   }
@@ -32,14 +35,15 @@ public class CoverFiles {
     return pages.get(0).page() == FilePage.OUTSIDE ? pages.subList(0, 1) : pages;
   }
 
-  static String name(Cover cover, Wrap page, int number) {
+  String name(Cover cover, Wrap page, int number) {
     boolean pixels = page.spec().binding().isInPixels();
-    return PressFile.name(
+    return FileName.of(
         cover.book(),
         page,
         pixels ? "ebook" : page.page().id(),
         cover.edition().getRevision(),
         number,
+        revisions.made(cover.edition()),
         pixels ? "jpg" : "pdf");
   }
 

@@ -76,7 +76,7 @@ public class DispatchController {
             .map(
                 w ->
                     CoverFiles.pages(w).stream()
-                        .map(p -> CoverFiles.name(cover, p, numbers.next(cover.edition())))
+                        .map(p -> files.name(cover, p, numbers.next(cover.edition())))
                         .toList())
             .orElse(null));
     return "dispatch";
@@ -120,7 +120,7 @@ public class DispatchController {
   private Made made(Cover cover, Wrap page, long bytes, List<Compared> compared) {
     return new Made(
         page.page().id(),
-        CoverFiles.name(cover, page, numbers.take(cover.edition())),
+        files.name(cover, page, numbers.take(cover.edition())),
         String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
         ComparedText.of(compared, cover.house().unit()));
   }
@@ -140,7 +140,7 @@ public class DispatchController {
       byte[] file = files.ebook(cover).file();
       Downloads.begin(
           response,
-          CoverFiles.name(cover, wanted, numbers.take(cover.edition())),
+          files.name(cover, wanted, numbers.take(cover.edition())),
           MediaType.IMAGE_JPEG,
           file.length);
       response.getOutputStream().write(file);
@@ -152,7 +152,7 @@ public class DispatchController {
         file -> {
           Downloads.begin(
               response,
-              CoverFiles.name(cover, wanted, numbers.take(cover.edition())),
+              files.name(cover, wanted, numbers.take(cover.edition())),
               MediaType.APPLICATION_PDF,
               Files.size(file));
           Files.copy(file, response.getOutputStream());

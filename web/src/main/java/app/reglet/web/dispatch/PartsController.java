@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Rect;
 import app.reglet.press.colour.OutputCondition;
+import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.raster.FlatPicture;
@@ -83,7 +84,7 @@ public class PartsController {
             return file;
           });
       String name =
-          PressFile.stem(cover.book(), cover.sheet(), picture.name())
+          FileName.stem(cover.book(), cover.sheet(), picture.name())
               + (pdf ? "" : "_" + picture.width() + "px")
               + (condition == null ? "" : "_" + condition.id())
               + "_r"

@@ -1,9 +1,13 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.house.PressRules;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.colour.Condition;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.pdf.PressMaking;
 import app.reglet.web.bench.Revisions;
+import app.reglet.web.profiles.Conditions;
 import app.reglet.web.shell.Busy;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
@@ -38,8 +42,16 @@ class Pressing {
   private final DataDirectory data;
   private final Uploads uploads;
   private final Room room;
+  private final Conditions conditions;
 
-  Pressing(Covers covers, Revisions revisions, DataDirectory data, Uploads uploads, Room room) {
+  Pressing(
+      Covers covers,
+      Revisions revisions,
+      DataDirectory data,
+      Uploads uploads,
+      Room room,
+      Conditions conditions) {
+    this.conditions = conditions;
     this.covers = covers;
     this.revisions = revisions;
     this.data = data;
@@ -77,10 +89,21 @@ class Pressing {
   private void write(Cover cover, Wrap page, Path file) {
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
       PressFile.write(
-          pages(cover, page), cover.book(), revisions.made(cover.edition()), out, data.uploads());
+          pages(cover, page),
+          cover.book(),
+          revisions.made(cover.edition()),
+          making(cover, cover.house().files().press()),
+          out,
+          data.uploads());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** How a house's rules make files. */
+  PressMaking making(Cover cover, PressRules rules) {
+    Condition condition = rules.isInks() ? conditions.byId(rules.condition()) : null;
+    return PressMaking.of(cover.house().files(), rules, condition);
   }
 
   /** The page itself; and the inside behind the whole outside, where it is printed. */

@@ -10,7 +10,7 @@ import app.reglet.core.wrap.WrapTable;
 import app.reglet.core.wrap.WrapText;
 import app.reglet.press.drawing.WrapDrawing;
 import app.reglet.press.pdf.DocketPdf;
-import app.reglet.press.pdf.PressFile;
+import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.TemplatePdf;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.template.Template;
@@ -133,14 +133,14 @@ public class TemplatesController {
     Cover cover = covers.of(id, viewer);
     Wrap w = cover.sheet();
     Unit unit = cover.unit();
-    String stem = PressFile.stem(cover.book(), w, "template");
+    String stem = FileName.stem(cover.book(), w, "template");
     return switch (file) {
       case "pdf" ->
           Downloads.file(stem + ".pdf", MediaType.APPLICATION_PDF, TemplatePdf.make(w, unit, face));
       case "svg" -> {
         Wrap p = pageOf(w, page);
         yield Downloads.file(
-            PressFile.stem(cover.book(), w, "template-" + p.page().id()) + ".svg",
+            FileName.stem(cover.book(), w, "template-" + p.page().id()) + ".svg",
             SVG,
             Template.svg(p, unit).getBytes(StandardCharsets.UTF_8));
       }
@@ -148,7 +148,7 @@ public class TemplatesController {
         Wrap p = pageOf(w, page);
         int count = ppi(ppi);
         yield Downloads.file(
-            PressFile.stem(cover.book(), w, "template-" + p.page().id()) + "_" + count + "ppi.png",
+            FileName.stem(cover.book(), w, "template-" + p.page().id()) + "_" + count + "ppi.png",
             MediaType.IMAGE_PNG,
             Template.png(p, unit, count, face));
       }
@@ -159,22 +159,22 @@ public class TemplatesController {
               TemplateSet.zip(TemplateSet.files(w, unit, ppi(ppi), face, stem)));
       case "json" ->
           Downloads.file(
-              PressFile.stem(cover.book(), w, "measures") + ".json",
+              FileName.stem(cover.book(), w, "measures") + ".json",
               MediaType.APPLICATION_JSON,
               WrapDocument.write(w).getBytes(StandardCharsets.UTF_8));
       case "csv" ->
           Downloads.file(
-              PressFile.stem(cover.book(), w, "measures") + ".csv",
+              FileName.stem(cover.book(), w, "measures") + ".csv",
               CSV,
               WrapTable.csv(w).getBytes(StandardCharsets.UTF_8));
       case "txt" ->
           Downloads.file(
-              PressFile.stem(cover.book(), w, "measures") + ".txt",
+              FileName.stem(cover.book(), w, "measures") + ".txt",
               TEXT,
               WrapText.write(w, unit).getBytes(StandardCharsets.UTF_8));
       case "docket" ->
           Downloads.file(
-              PressFile.stem(cover.book(), w, "docket") + ".pdf",
+              FileName.stem(cover.book(), w, "docket") + ".pdf",
               MediaType.APPLICATION_PDF,
               DocketPdf.make(
                   cover.book(),

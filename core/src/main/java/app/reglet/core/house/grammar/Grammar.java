@@ -6,6 +6,7 @@ import static app.reglet.core.house.grammar.Field.need;
 
 import app.reglet.core.house.grammar.Kind.Choice;
 import app.reglet.core.house.grammar.Kind.Count;
+import app.reglet.core.house.grammar.Kind.Flag;
 import app.reglet.core.house.grammar.Kind.Many;
 import app.reglet.core.house.grammar.Kind.One;
 import app.reglet.core.house.grammar.Kind.Option;
@@ -28,6 +29,51 @@ public final class Grammar {
 
   /** Above this no book is bound in one piece. */
   public static final int MOST_PAGES = 20_000;
+
+  private static final PartType PRESS =
+      PartType.of(
+          "press",
+          may("standard", choice("plain", "a plain PDF", "x1a", "PDF/X-1a:2003", "x4", "PDF/X-4"))
+              .label("Press file")
+              .otherwise("plain"),
+          may("colours", choice("rgb", "sRGB, converted there", "cmyk", "inks (CMYK)"))
+              .label("Colours")
+              .otherwise("rgb"),
+          may("condition", ID)
+              .label("Printing condition")
+              .hint("coated")
+              .help(
+                  "coated, uncoated, web-coated, or the short name of a profile that was added here.")
+              .otherwise("coated"),
+          may("intent", choice("relative", "keeping colours", "perceptual", "keeping relations"))
+              .label("Colours out of reach are fitted")
+              .help("The rendering intent of the ICC profile: relative colorimetric or perceptual.")
+              .otherwise("relative"),
+          may("blackPoint", new Flag()).label("with black-point compensation").otherwise("true"),
+          may("mostInk", new Count(100, 400))
+              .label("Total ink at most, %")
+              .hint("300")
+              .otherwise("300"),
+          may("richBlack", WORDS)
+              .label("Rich black of grounds")
+              .hint("60/40/40/100")
+              .otherwise("cmyk(60, 40, 40, 100)"),
+          may("outlines", new Flag()).label("Letters as outlines").otherwise("false"),
+          may("mostPpi", new Count(0, 2400))
+              .label("Pictures no finer than, ppi")
+              .hint("450")
+              .help("Finer pictures are made coarser; 0 leaves them.")
+              .otherwise("0"),
+          may("asPicture", new Count(0, 1200))
+              .label("Whole sheet as one picture, ppi")
+              .hint("300")
+              .help("For an intake that stumbles over vectors; 0 for none.")
+              .otherwise("0"),
+          may("names", WORDS)
+              .label("Files named")
+              .hint("{isbn}_{kind}_{date}")
+              .help("Words in braces: {" + String.join("}, {", FileNamePattern.WORDS) + "}.")
+              .otherwise(FileNamePattern.USUAL.text()));
 
   private static final PartType FILES =
       PartType.of(
@@ -61,7 +107,10 @@ public final class Grammar {
                           new Option("jpeg", "JPEG"),
                           new Option("tiff", "TIFF"),
                           new Option("png", "PNG"))))
-              .label("Takes (none ticked: PDF)"));
+              .label("Takes (none ticked: PDF)"),
+          may("press", new One(PRESS, false))
+              .under("Press file")
+              .help("How the press file is made."));
 
   private static final PartType EXAMPLE =
       PartType.of(

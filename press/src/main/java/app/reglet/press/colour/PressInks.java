@@ -1,0 +1,199 @@
+package app.reglet.press.colour;
+
+import app.reglet.core.design.Colour;
+import app.reglet.core.house.PressRules;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The inks that a press file gives for the colours of a cover: by a profile, within the total that
+ * the house allows, black alone where it must be.
+ *
+ * <p>Neutral colours of type and lines are tints of black alone, as light as the colour is; a black
+ * ground has the house's rich black (both common practice, no single source). What is typed in inks
+ * stays what was typed, within the total.
+ */
+public final class PressInks {
+  /** Of a neutral that no tint of black is as dark as: black in full. */
+  private static final int STEPS = 20;
+
+  private final PressProfile profile;
+  private final InkTable table;
+  private final InkLimit limit;
+  private final double most;
+  private final Colour.Cmyk rich;
+  private final Map<Integer, Double> tints = new ConcurrentHashMap<>();
+  private final Map<Colour.Cmyk, Colour.Cmyk> kept = new ConcurrentHashMap<>();
+
+  private PressInks(PressProfile profile, InkTable table, double most, Colour.Cmyk rich) {
+    this.profile = profile;
+    this.table = table;
+    this.limit = InkLimit.of(profile, most);
+    this.most = most;
+    this.rich = within(rich);
+  }
+
+  /**
+   * As a house wants them.
+   *
+   * @param profile of the printing condition
+   */
+  public static PressInks of(PressProfile profile, PressRules rules) {
+    double most = rules.mostInk() / 100.0;
+    Rendering rendering =
+        new Rendering(
+            rules.intent() == PressRules.Intent.PERCEPTUAL
+                ? Rendering.Intent.PERCEPTUAL
+                : Rendering.Intent.RELATIVE,
+            rules.blackPoint());
+    return new PressInks(profile, InkTable.of(profile, rendering, most), most, rules.richBlack());
+  }
+
+  /** The profile they are of. */
+  public PressProfile profile() {
+    return profile;
+  }
+
+  /** Those of pixels. */
+  public InkTable table() {
+    return table;
+  }
+
+  /** Total ink at most, 1 for each ink in full. */
+  public double most() {
+    return most;
+  }
+
+  /** Of an area. */
+  public Colour.Cmyk area(Colour.Solid colour) {
+    return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb()) ? grey(rgb.rgb()) : of(colour);
+  }
+
+  /** A neutral area: black alone as far as that goes, all inks below. */
+  private Colour.Cmyk grey(int rgb) {
+    double tint = tint(rgb);
+    return tint < 100 ? new Colour.Cmyk(0, 0, 0, tint) : unpacked(table.packed(rgb));
+  }
+
+  /** Of what lies behind all else, in the house's rich black where it is black. */
+  public Colour.Cmyk ground(Colour.Solid colour) {
+    return colour instanceof Colour.Rgb rgb && rgb.rgb() == 0 ? rich : area(colour);
+  }
+
+  /** Of letters and lines: neutrals in black alone. */
+  public Colour.Cmyk line(Colour.Solid colour) {
+    return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb())
+        ? new Colour.Cmyk(0, 0, 0, tint(rgb.rgb()))
+        : of(colour);
+  }
+
+  /** Of a colour that is one among others, as in a gradient. */
+  public Colour.Cmyk of(Colour.Solid colour) {
+    return colour.accept(
+        new Colour.Visitor<>() {
+          @Override
+          public Colour.Cmyk rgb(Colour.Rgb c) {
+            return unpacked(table.packed(c.rgb()));
+          }
+
+          @Override
+          public Colour.Cmyk cmyk(Colour.Cmyk c) {
+            return within(c);
+          }
+
+          @Override
+          public Colour.Cmyk gray(Colour.Gray c) {
+            return new Colour.Cmyk(0, 0, 0, c.black());
+          }
+        });
+  }
+
+  /**
+   * Keeps pixels within the total that came above it when they were mixed: as much of what cyan,
+   * magenta and yellow have in common as is needed is printed in black instead, one for three; only
+   * where that is not enough do the colours give way in proportion.
+   *
+   * @param inks four bytes a pixel, 0 none to 255 full: cyan, magenta, yellow, black
+   */
+  public void keep(byte[] inks) {
+    int largest = (int) (most * 255);
+    for (int i = 0; i < inks.length; i += 4) {
+      int c = inks[i] & 0xff;
+      int m = inks[i + 1] & 0xff;
+      int y = inks[i + 2] & 0xff;
+      int k = inks[i + 3] & 0xff;
+      int over = c + m + y + k - largest;
+      if (over > 0) {
+        int moved = Math.min(Math.min((over + 1) / 2, 255 - k), Math.min(c, Math.min(m, y)));
+        int left = over - 2 * moved;
+        int coloured = c + m + y - 3 * moved;
+        double by = left <= 0 ? 1 : Math.max(0, 1 - (double) left / coloured);
+        inks[i] = (byte) ((c - moved) * by);
+        inks[i + 1] = (byte) ((m - moved) * by);
+        inks[i + 2] = (byte) ((y - moved) * by);
+        inks[i + 3] = (byte) (k + moved);
+      }
+    }
+  }
+
+  /** A colour in inks within the total: more is made of black instead. */
+  public Colour.Cmyk within(Colour.Cmyk c) {
+    if (c.cyan() + c.magenta() + c.yellow() + c.black() <= most * 100 + 1e-9) {
+      return c;
+    }
+    return kept.computeIfAbsent(
+        c,
+        k -> {
+          double[] inks = {c.cyan() / 100, c.magenta() / 100, c.yellow() / 100, c.black() / 100};
+          limit.keep(inks);
+          return new Colour.Cmyk(
+              percent(inks[0]), percent(inks[1]), percent(inks[2]), percent(inks[3]));
+        });
+  }
+
+  /** Downwards, so that a total that was kept stays so. */
+  private static double percent(double share) {
+    return Math.floor(Math.max(0, Math.min(1, share)) * 10_000) / 100;
+  }
+
+  private static boolean isNeutral(int rgb) {
+    return (rgb >> 16 & 0xff) == (rgb >> 8 & 0xff) && (rgb >> 8 & 0xff) == (rgb & 0xff);
+  }
+
+  /** The tint of black that is as light as a neutral, percent. */
+  private double tint(int rgb) {
+    return tints.computeIfAbsent(rgb, this::found);
+  }
+
+  private double found(int rgb) {
+    if ((rgb & 0xff) == 0xff) {
+      return 0;
+    }
+    double wanted = profile.lab(shares(table.packed(rgb))).l();
+    double least = 0;
+    double largest = 1;
+    for (int i = 0; i < STEPS; i++) {
+      double middle = (least + largest) / 2;
+      if (profile.lab(new double[] {0, 0, 0, middle}).l() > wanted) {
+        least = middle;
+      } else {
+        largest = middle;
+      }
+    }
+    return Math.round(largest * 1000) / 10.0;
+  }
+
+  private static double[] shares(int packed) {
+    return new double[] {
+      (packed >>> 24) / 255.0,
+      (packed >> 16 & 0xff) / 255.0,
+      (packed >> 8 & 0xff) / 255.0,
+      (packed & 0xff) / 255.0
+    };
+  }
+
+  private static Colour.Cmyk unpacked(int packed) {
+    double[] s = shares(packed);
+    return new Colour.Cmyk(percent(s[0]), percent(s[1]), percent(s[2]), percent(s[3]));
+  }
+}

@@ -1,0 +1,173 @@
+package app.reglet.press.inks;
+
+import app.reglet.core.design.Colour;
+import app.reglet.press.art.Effects;
+import app.reglet.press.art.Fill;
+import app.reglet.press.art.Mark;
+import app.reglet.press.art.Pen;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.art.Rect;
+import app.reglet.press.colour.PressInks;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A cover's marks with every colour as inks: of letters and lines, areas and grounds as {@link
+ * PressInks} has them. Gradients are given in so many steps that they run as on a screen. Pixels
+ * stay in sRGB, no finer than they may be; placed pages, whose colours are their own, become
+ * pixels.
+ */
+public final class Inking {
+  /** What is not as wide and high is no ground, mm. */
+  private static final double LEAST_GROUND = 10;
+
+  /** Steps between two colours of a gradient. */
+  private static final int STEPS = 8;
+
+  private static final Rectangle2D UNIT = new Rectangle2D.Double(0, 0, 1, 1);
+  private static final double MM_PER_INCH = 25.4;
+
+  /** Of a placed page, whose letters become pixels too. */
+  static final double PAGE_PPI = 600;
+
+  private final PressInks inks;
+  private final int mostPpi;
+  private final int wantedPpi;
+
+  /**
+   * @param mostPpi pictures finer than this at printed size are made coarser; 0 for none
+   * @param wantedPpi what they become
+   */
+  public Inking(PressInks inks, int mostPpi, int wantedPpi) {
+    this.inks = inks;
+    this.mostPpi = mostPpi;
+    this.wantedPpi = mostPpi == 0 ? 0 : Math.min(wantedPpi, mostPpi);
+  }
+
+  /** The marks in inks. */
+  public List<Mark> of(List<? extends Mark> marks) {
+    return of(marks, new AffineTransform());
+  }
+
+  private List<Mark> of(List<? extends Mark> marks, AffineTransform toSheet) {
+    List<Mark> out = new ArrayList<>();
+    marks.forEach(m -> out.add(of(m, toSheet)));
+    return out;
+  }
+
+  private Mark of(Mark mark, AffineTransform toSheet) {
+    if (mark instanceof Mark.Path p) {
+      return new Mark.Path(p.shape(), filled(p), pen(p.pen()));
+    }
+    if (mark instanceof Mark.Glyphs g) {
+      return new Mark.Glyphs(
+          g.face(),
+          g.size(),
+          g.glyphs(),
+          g.x(),
+          g.y(),
+          g.turns(),
+          g.chars(),
+          g.place(),
+          line(g.fill()),
+          pen(g.outline()),
+          g.text());
+    }
+    if (mark instanceof Mark.Image i) {
+      return new Mark.Image(coarse(i, toSheet), i.place());
+    }
+    if (mark instanceof Mark.Page p) {
+      Rectangle2D b = p.place().createTransformedShape(UNIT).getBounds2D();
+      return new Pixels.Drawn(
+              List.of(p),
+              new Rect(b.getX(), b.getY(), b.getWidth(), b.getHeight()),
+              PAGE_PPI,
+              false)
+          .image();
+    }
+    if (mark instanceof Mark.Tiled t) {
+      AffineTransform there = new AffineTransform(toSheet);
+      there.concatenate(t.lattice().toSheet());
+      return new Mark.Tiled(t.area(), t.lattice(), of(t.motif(), there), t.closed());
+    }
+    if (mark instanceof Mark.Group g) {
+      Effects e = g.effects();
+      AffineTransform there = new AffineTransform(toSheet);
+      there.concatenate(e.transform());
+      return new Mark.Group(g.name(), e, of(g.marks(), there));
+    }
+    return mark; // labels are of drawings
+  }
+
+  private Fill filled(Mark.Path p) {
+    if (p.fill() instanceof Fill.Flat flat
+        && p.shape() instanceof Rectangle2D r
+        && Math.min(r.getWidth(), r.getHeight()) >= LEAST_GROUND) {
+      return Fill.of(inks.ground(flat.colour()));
+    }
+    return p.fill() instanceof Fill.Flat flat
+        ? Fill.of(inks.area(flat.colour()))
+        : p.fill() == null ? null : graded(p.fill());
+  }
+
+  private Fill line(Fill fill) {
+    return fill instanceof Fill.Flat flat
+        ? Fill.of(inks.line(flat.colour()))
+        : fill == null ? null : graded(fill);
+  }
+
+  private Pen pen(Pen pen) {
+    return pen == null ? null : new Pen(line(pen.fill()), pen.width(), pen.dashes());
+  }
+
+  private Fill graded(Fill fill) {
+    if (fill instanceof Fill.Linear l) {
+      return new Fill.Linear(l.x1(), l.y1(), l.x2(), l.y2(), stops(l.stops()));
+    }
+    Fill.Radial r = (Fill.Radial) fill;
+    return new Fill.Radial(r.x(), r.y(), r.radius(), stops(r.stops()));
+  }
+
+  /** Between two colours of the screen so many steps; between inks none. */
+  private List<Fill.Stop> stops(List<Fill.Stop> stops) {
+    List<Fill.Stop> out = new ArrayList<>();
+    for (int i = 0; i < stops.size(); i++) {
+      Fill.Stop from = stops.get(i);
+      out.add(new Fill.Stop(from.at(), inks.of(from.colour())));
+      if (i + 1 < stops.size()
+          && from.colour() instanceof Colour.Rgb a
+          && stops.get(i + 1).colour() instanceof Colour.Rgb b) {
+        double to = stops.get(i + 1).at();
+        for (int step = 1; step < STEPS; step++) {
+          double share = step / (double) STEPS;
+          out.add(
+              new Fill.Stop(
+                  from.at() + share * (to - from.at()), inks.of(between(a.rgb(), b.rgb(), share))));
+        }
+      }
+    }
+    return out;
+  }
+
+  private static Colour.Rgb between(int a, int b, double share) {
+    int rgb = 0;
+    for (int shift = 16; shift >= 0; shift -= 8) {
+      double value = (a >> shift & 0xff) * (1 - share) + (b >> shift & 0xff) * share;
+      rgb = rgb << 8 | (int) Math.round(value);
+    }
+    return new Colour.Rgb(rgb);
+  }
+
+  private Pixels coarse(Mark.Image image, AffineTransform toSheet) {
+    if (mostPpi == 0 || !(image.pixels() instanceof Pixels.Stored stored)) {
+      return image.pixels();
+    }
+    AffineTransform place = new AffineTransform(toSheet);
+    place.concatenate(image.place());
+    double wide = Math.hypot(place.getScaleX(), place.getShearY()) / MM_PER_INCH;
+    double ppi = stored.picture().width() / wide;
+    return ppi > mostPpi ? stored.coarser((int) Math.ceil(wide * wantedPpi)) : stored;
+  }
+}
