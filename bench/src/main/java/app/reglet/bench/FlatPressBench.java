@@ -32,6 +32,7 @@ import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.pdf.PressMaking;
+import app.reglet.press.pdf.Progress;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.reading.Budget;
@@ -194,6 +195,7 @@ public class FlatPressBench {
           book,
           Instant.EPOCH,
           making,
+          Progress.none(),
           out,
           to.getParent());
     }

@@ -227,6 +227,7 @@ public class PictureFilesTest {
           Specimen.BOOK,
           Instant.EPOCH,
           app.reglet.press.pdf.PressMaking.SCREEN,
+          app.reglet.press.pdf.Progress.none(),
           out,
           Files.createTempDirectory("scratch"));
     }

@@ -32,6 +32,14 @@ public final class FilePages {
   }
 
   /**
+   * Front, spine and back of a measured outside as files of their own, though the house takes them
+   * in one: where it says nothing of a bleed past the fold, they have none there.
+   */
+  public static List<Wrap> apart(Wrap outside) {
+    return parts(outside, outside.rules().parts().orElse(new PartsRule(Length.ZERO)));
+  }
+
+  /**
    * The inside of the cover, the mirror image of the outside: of a book whose pages turn left to
    * right the inside front lies on the left. Empty when it isn't printed or the house doesn't offer
    * it.

@@ -9,13 +9,18 @@ import java.util.concurrent.ConcurrentHashMap;
  * The inks that a press file gives for the colours of a cover: by a profile, within the total that
  * the house allows, black alone where it must be.
  *
- * <p>Neutral colours of type and lines are tints of black alone, as light as the colour is; a black
- * ground has the house's rich black (both common practice, no single source). What is typed in inks
- * stays what was typed, within the total.
+ * <p>Nearly black colours of small type and neutral ones of all type and lines are tints of black
+ * alone, as light as the colour is; a black ground has the house's rich black (both common
+ * practice, no single source). What is typed in inks stays what was typed, within the total.
  */
 public final class PressInks {
   /** Of a neutral that no tint of black is as dark as: black in full. */
   private static final int STEPS = 20;
+
+  /** What counts as nearly black: lightness and chroma in CIELAB. */
+  private static final double DARK = 30;
+
+  private static final double PALE = 20;
 
   private final PressProfile profile;
   private final InkTable table;
@@ -85,6 +90,19 @@ public final class PressInks {
     return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb())
         ? new Colour.Cmyk(0, 0, 0, tint(rgb.rgb()))
         : of(colour);
+  }
+
+  /**
+   * Of small letters: what is nearly black is black alone too, since four plates never meet quite.
+   */
+  public Colour.Cmyk small(Colour.Solid colour) {
+    if (colour instanceof Colour.Rgb rgb) {
+      Lab lab = Lab.ofScreen(rgb.rgb());
+      if (lab.l() < DARK && Math.hypot(lab.a(), lab.b()) < PALE) {
+        return new Colour.Cmyk(0, 0, 0, tint(rgb.rgb()));
+      }
+    }
+    return line(colour);
   }
 
   /** Of a colour that is one among others, as in a gradient. */

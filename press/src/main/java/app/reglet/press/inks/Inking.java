@@ -23,6 +23,9 @@ public final class Inking {
   /** What is not as wide and high is no ground, mm. */
   private static final double LEAST_GROUND = 10;
 
+  /** Type below this is small: 14 pt in mm; common practice, no single source. */
+  private static final double SMALL = 14 * 25.4 / 72;
+
   /** Steps between two colours of a gradient. */
   private static final int STEPS = 8;
 
@@ -71,7 +74,7 @@ public final class Inking {
           g.turns(),
           g.chars(),
           g.place(),
-          line(g.fill()),
+          isSmall(g, toSheet) ? small(g.fill()) : line(g.fill()),
           pen(g.outline()),
           g.text());
     }
@@ -110,6 +113,16 @@ public final class Inking {
     return p.fill() instanceof Fill.Flat flat
         ? Fill.of(inks.area(flat.colour()))
         : p.fill() == null ? null : graded(p.fill());
+  }
+
+  private static boolean isSmall(Mark.Glyphs g, AffineTransform toSheet) {
+    AffineTransform t = new AffineTransform(toSheet);
+    t.concatenate(g.place());
+    return g.size() * Math.sqrt(Math.abs(t.getDeterminant())) < SMALL;
+  }
+
+  private Fill small(Fill fill) {
+    return fill instanceof Fill.Flat flat ? Fill.of(inks.small(flat.colour())) : line(fill);
   }
 
   private Fill line(Fill fill) {

@@ -33,10 +33,12 @@ final class Images implements ImageObjects {
   private static final byte[] NO_PROFILE = {};
 
   private final PDDocument document;
+  private final Progress progress;
   private final Map<String, PDImageXObject> kept = new HashMap<>();
 
-  Images(PDDocument document) {
+  Images(PDDocument document, Progress progress) {
     this.document = document;
+    this.progress = progress;
   }
 
   @Override
@@ -47,6 +49,7 @@ final class Images implements ImageObjects {
       image =
           stored.treating().isNone() ? embed(stored.picture(), stored.under()) : treated(stored);
       kept.put(key, image);
+      progress.step((long) stored.columns() * stored.rows());
     }
     return image;
   }
@@ -64,7 +67,9 @@ final class Images implements ImageObjects {
   /** Strip by strip, on white. */
   @Override
   public PDImageXObject of(Pixels.Drawn drawn) throws IOException {
-    return FlatePixels.of(document, new DrawnRows(drawn), NO_PROFILE);
+    PDImageXObject image = FlatePixels.of(document, new DrawnRows(drawn), NO_PROFILE);
+    progress.step((long) drawn.width() * drawn.height());
+    return image;
   }
 
   @Override

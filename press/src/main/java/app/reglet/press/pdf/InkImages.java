@@ -8,6 +8,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.FinePixels;
+import app.reglet.press.raster.InkJpeg;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.raster.SeparatedPictures;
 import java.awt.image.BufferedImage;
@@ -41,6 +42,7 @@ final class InkImages implements ImageObjects {
   private final PDDocument document;
   private final PressInks inks;
   private final float quality;
+  private final Progress progress;
   private final FinePixels pixels;
   private final SeparatedPictures separated;
   private final Map<String, PDImageXObject> kept = new HashMap<>();
@@ -48,7 +50,9 @@ final class InkImages implements ImageObjects {
   /**
    * @param quality of JPEGs, 0 to 1
    */
-  InkImages(PDDocument document, PressInks inks, FinePixels pixels, float quality) {
+  InkImages(
+      PDDocument document, PressInks inks, FinePixels pixels, float quality, Progress progress) {
+    this.progress = progress;
     this.document = document;
     this.inks = inks;
     this.pixels = pixels;
@@ -61,7 +65,7 @@ final class InkImages implements ImageObjects {
     String key = FinePixels.key(stored);
     PDImageXObject image = kept.get(key);
     if (image == null) {
-      try (Rows rows = pixels.rows(stored)) {
+      try (Rows rows = new StepRows(pixels.rows(stored), progress)) {
         boolean photo = stored.picture().format() == Picture.Format.JPEG;
         image =
             photo && isPacked(rows) ? jpeg(rows) : FlatePixels.inked(document, rows, inks.table());
@@ -148,6 +152,7 @@ final class InkImages implements ImageObjects {
   }
 
   private InkPixels strip(Pixels.Drawn drawn, int y, int rows) {
+    progress.step((long) drawn.width() * rows);
     return InkPixels.draw(
         drawn.marks(),
         DrawnRows.strip(drawn, y, rows),

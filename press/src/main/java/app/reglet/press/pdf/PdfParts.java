@@ -39,7 +39,11 @@ final class PdfParts implements AutoCloseable {
    * @param rgb what RGB without a profile means; null where that is not said
    */
   PdfParts(PDDocument document, PDColorSpace rgb) {
-    this(document, rgb, new Images(document));
+    this(document, rgb, Progress.none());
+  }
+
+  PdfParts(PDDocument document, PDColorSpace rgb, Progress progress) {
+    this(document, rgb, new Images(document, progress));
   }
 
   /** A document in inks. */

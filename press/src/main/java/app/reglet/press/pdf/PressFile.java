@@ -79,7 +79,7 @@ public final class PressFile {
   public static byte[] make(List<Page> pages, Book book, Instant made, PressMaking making) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
-      write(pages, book, made, making, out, IOUtils.createMemoryOnlyStreamCache());
+      write(pages, book, made, making, Progress.none(), out, IOUtils.createMemoryOnlyStreamCache());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -99,18 +99,26 @@ public final class PressFile {
    *
    * @param pages in their order
    * @param making how
+   * @param progress told how far it is
    * @param out where to; not closed
    * @param scratch directory for what doesn't fit the memory while it is made
    * @throws IOException when it can't be written
    */
   public static void write(
-      List<Page> pages, Book book, Instant made, PressMaking making, OutputStream out, Path scratch)
+      List<Page> pages,
+      Book book,
+      Instant made,
+      PressMaking making,
+      Progress progress,
+      OutputStream out,
+      Path scratch)
       throws IOException {
     write(
         pages,
         book,
         made,
         making,
+        progress,
         out,
         MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
   }
@@ -132,6 +140,7 @@ public final class PressFile {
         book,
         made,
         PressMaking.SCREEN,
+        Progress.none(),
         out,
         MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
   }
@@ -159,6 +168,7 @@ public final class PressFile {
       Book book,
       Instant made,
       PressMaking making,
+      Progress progress,
       OutputStream out,
       StreamCacheCreateFunction cache)
       throws IOException {
@@ -167,6 +177,7 @@ public final class PressFile {
         book,
         made,
         making,
+        progress,
         out,
         cache);
   }
@@ -176,6 +187,7 @@ public final class PressFile {
       Book book,
       Instant made,
       PressMaking making,
+      Progress progress,
       OutputStream out,
       StreamCacheCreateFunction cache)
       throws IOException {
@@ -185,16 +197,23 @@ public final class PressFile {
       described.intent();
       CRC32 seed = new CRC32();
       PressMarks marks = new PressMarks(making);
-      try (PdfParts parts = parts(document, making, marks, described)) {
-        for (Leaf each : leaves) {
+      List<List<Mark>> ready = new ArrayList<>();
+      for (Leaf each : leaves) {
+        List<Mark> all = new ArrayList<>(marks.of(each.artwork().marks(), each.place()));
+        progress.expect(Weight.of(all, making.isInks()).pixels());
+        all.addAll(each.marks());
+        ready.add(all);
+      }
+      try (PdfParts parts = parts(document, making, marks, described, progress)) {
+        for (int i = 0; i < leaves.size(); i++) {
+          Leaf each = leaves.get(i);
           PDPage page = each.page();
           document.addPage(page);
           PDResources resources = parts.resources();
           page.setResources(resources);
-          List<Mark> all = new ArrayList<>(marks.of(each.artwork().marks(), each.place()));
-          all.addAll(each.marks());
           byte[] content =
-              PdfPainter.write(parts, resources, null, toPage(each.place(), each.around()), all);
+              PdfPainter.write(
+                  parts, resources, null, toPage(each.place(), each.around()), ready.get(i));
           page.setContents(
               new PDStream(document, new ByteArrayInputStream(content), COSName.FLATE_DECODE));
           if (making.isX4()) {
@@ -216,13 +235,27 @@ public final class PressFile {
     }
   }
 
+  /** About how large a file would be. */
+  public static Weight weight(List<Page> pages, PressMaking making) {
+    PressMarks marks = new PressMarks(making);
+    return pages.stream()
+        .map(p -> Weight.of(marks.of(p.artwork().marks(), p.wrap().place()), making.isInks()))
+        .reduce(Weight::and)
+        .orElseThrow();
+  }
+
   private static PdfParts parts(
-      PDDocument document, PressMaking making, PressMarks marks, Described described)
+      PDDocument document,
+      PressMaking making,
+      PressMarks marks,
+      Described described,
+      Progress progress)
       throws IOException {
     return making.isInks()
         ? PdfParts.inInks(
-            document, new InkImages(document, making.inks(), marks.pixels(), making.quality()))
-        : new PdfParts(document, described.srgb());
+            document,
+            new InkImages(document, making.inks(), marks.pixels(), making.quality(), progress))
+        : new PdfParts(document, described.srgb(), progress);
   }
 
   /** From mm on the sheet, y down, to points on a page that lies there, y up. */

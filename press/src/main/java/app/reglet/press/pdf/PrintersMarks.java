@@ -106,19 +106,35 @@ public record PrintersMarks(
     }
     if (!slug.isEmpty()) {
       marks.add(
-          Labels.glyphs(
-              new Mark.Label(
-                  slug,
-                  t.x() + 12,
-                  sheet.y() - FROM_BLEED - 3,
-                  Mark.Label.Anchor.START,
-                  TYPE,
-                  0,
-                  false,
-                  "slug"),
-              face));
+          blackened(
+              Labels.glyphs(
+                  new Mark.Label(
+                      slug,
+                      t.x() + 12,
+                      sheet.y() - FROM_BLEED - 3,
+                      Mark.Label.Anchor.START,
+                      TYPE,
+                      0,
+                      false,
+                      "slug"),
+                  face)));
     }
     return marks;
+  }
+
+  private static Mark.Glyphs blackened(Mark.Glyphs g) {
+    return new Mark.Glyphs(
+        g.face(),
+        g.size(),
+        g.glyphs(),
+        g.x(),
+        g.y(),
+        g.turns(),
+        g.chars(),
+        g.place(),
+        Fill.BLACK_INK,
+        null,
+        g.text());
   }
 
   /** At each corner two lines, that lead to it from outside the bleed. */

@@ -65,6 +65,16 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
     return new EbookCover(least, image.getWidth(), image.getHeight(), fits);
   }
 
+  /**
+   * One that was made.
+   *
+   * @param quality that it was packed at
+   */
+  public static EbookCover of(byte[] file, int quality) {
+    BufferedImage image = decoded(file);
+    return new EbookCover(file, image.getWidth(), image.getHeight(), quality);
+  }
+
   /** The picture of a cover as its file has it before it is packed. */
   public static BufferedImage image(Artwork artwork) {
     return ArtworkRaster.render(artwork, PPI);

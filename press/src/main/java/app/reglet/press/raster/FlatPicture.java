@@ -94,16 +94,17 @@ public final class FlatPicture {
   }
 
   /**
-   * Writes a picture in the inks of a press, as a TIFF with its profile.
+   * Writes a picture in the inks of a press, with their profile.
    *
    * @param image in sRGB
+   * @param format TIFF or JPEG; a PNG has no inks
    */
-  public static void write(BufferedImage image, InkTable inks, double ppi, OutputStream out)
+  public static void write(
+      BufferedImage image, InkTable inks, Format format, double ppi, OutputStream out)
       throws IOException {
     int w = image.getWidth();
     int h = image.getHeight();
     byte[] profile = inks.profile().bytes();
-    ICC_ColorSpace space = new ICC_ColorSpace(ICC_Profile.getInstance(profile));
     WritableRaster raster = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, w, h, 4, null);
     byte[] data = ((DataBufferByte) raster.getDataBuffer()).getData();
     int[] row = new int[w];
@@ -113,13 +114,23 @@ public final class FlatPicture {
       inks.convert(row, inked);
       System.arraycopy(inked, 0, data, 4 * w * y, inked.length);
     }
-    BufferedImage four =
-        new BufferedImage(
-            new ComponentColorModel(space, false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE),
-            raster,
-            false,
-            null);
-    tiff(four, ppi, profile, out);
+    switch (format) {
+      case TIFF -> {
+        ICC_ColorSpace space = new ICC_ColorSpace(ICC_Profile.getInstance(profile));
+        tiff(
+            new BufferedImage(
+                new ComponentColorModel(
+                    space, false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE),
+                raster,
+                false,
+                null),
+            ppi,
+            profile,
+            out);
+      }
+      case JPEG -> InkJpeg.writeAlone(raster, QUALITY, ppi, profile, out);
+      default -> throw new IllegalArgumentException("no picture in inks: " + format);
+    }
   }
 
   private static ICC_Profile srgb() {

@@ -165,6 +165,7 @@ public class CuttingPixelsTest {
         Specimen.BOOK,
         Instant.EPOCH,
         app.reglet.press.pdf.PressMaking.SCREEN,
+        app.reglet.press.pdf.Progress.none(),
         out,
         Path.of(System.getProperty("java.io.tmpdir")));
     assertThat(out.size()).isLessThan(200_000); // the file is in it once

@@ -126,10 +126,12 @@ public class PlatesTest {
                 null,
                 piece("type", 20, 20, 90, 20, words("Small black type", "9", Colour.BLACK)),
                 piece("large", 20, 50, 90, 30, words("Large", "60", new Colour.Rgb(0x202020))),
+                piece("navy", 20, 85, 90, 12, words("Nearly black", "9", new Colour.Rgb(0x1a2530))),
                 piece("bars", 20, 100, 60, 35, new Content.Barcode())),
             standard,
             300);
-    for (int[] box : new int[][] {{20, 20, 90, 20}, {20, 50, 90, 30}, {20, 100, 60, 35}}) {
+    for (int[] box :
+        new int[][] {{20, 20, 90, 20}, {20, 50, 90, 30}, {20, 85, 90, 12}, {20, 100, 60, 35}}) {
       assertThat(inked(plates, box[0], box[1], box[2], box[3])).containsExactly(true, false);
     }
   }

@@ -37,6 +37,13 @@ final class PressCommand implements Callable<Integer> {
       description = "only this edition of the package, from 1")
   private int edition;
 
+  @Option(
+      names = "--standard",
+      defaultValue = "",
+      paramLabel = "x1a|x4|plain",
+      description = "the standard of press files; the house's when not given")
+  private String standard;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -46,7 +53,7 @@ final class PressCommand implements Callable<Integer> {
     return Scratch.run(
         reglet -> {
           PressedPackage.Made made =
-              reglet.getBean(PressedPackage.class).run(file, house, edition, out);
+              reglet.getBean(PressedPackage.class).run(file, house, edition, standard, out);
           PrintWriter print = spec.commandLine().getOut();
           made.said().forEach(print::println);
           print.flush();

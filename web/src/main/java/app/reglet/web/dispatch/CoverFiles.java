@@ -1,15 +1,21 @@
 package app.reglet.web.dispatch;
 
-import app.reglet.core.wrap.FilePage;
-import app.reglet.core.wrap.FilePages;
+import app.reglet.core.Refusal;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.pdf.FileName;
+import app.reglet.press.pdf.Progress;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.web.bench.Revisions;
+import app.reglet.web.jobs.Job;
+import app.reglet.web.jobs.JobMaker;
+import app.reglet.web.jobs.Order;
 import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
+import app.reglet.web.titles.Fronts;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,24 +24,27 @@ import org.springframework.stereotype.Service;
 
 /** The files of a cover: which there are, what they are called, and they themselves. */
 @Service
-public class CoverFiles {
+public class CoverFiles implements JobMaker {
+  private static final String QUALITY = "Packed at quality ";
+
+  private final Covers covers;
   private final Pressing pressing;
   private final FileNumbers numbers;
   private final Revisions revisions;
 
-  CoverFiles(Pressing pressing, FileNumbers numbers, Revisions revisions) {
-    this.revisions = revisions;
+  CoverFiles(Covers covers, Pressing pressing, FileNumbers numbers, Revisions revisions) {
+    this.covers = covers;
     this.pressing = pressing;
     this.numbers = numbers;
+    this.revisions = revisions;
   }
 
-  /** The pages that are files of their own: the inside goes behind a whole outside, else alone. */
-  static List<Wrap> pages(Wrap outside) {
-    List<Wrap> pages = FilePages.of(outside);
-    return pages.get(0).page() == FilePage.OUTSIDE ? pages.subList(0, 1) : pages;
+  /** What a file would be called that is made now. */
+  String nextName(Cover cover, Wrap page, PressOptions options) {
+    return name(cover, page, numbers.next(cover.edition(), options));
   }
 
-  String name(Cover cover, Wrap page, int number) {
+  private String name(Cover cover, Wrap page, int number) {
     boolean pixels = page.spec().binding().isInPixels();
     return FileName.of(
         cover.book(),
@@ -47,38 +56,94 @@ public class CoverFiles {
         pixels ? "jpg" : "pdf");
   }
 
+  /** The ebook cover as it is made. */
   EbookCover ebook(Cover cover) {
     cover.sheet();
     return pressing.atOnce(
         cover, () -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
   }
 
+  /** An order of a page's file. */
+  Order order(Cover cover, Wrap page, PressOptions options) {
+    EditionEntity e = cover.edition();
+    return Order.of(
+        e.getId(),
+        kind(),
+        page.page().id() + ";" + options.text(),
+        name(cover, page, numbers.take(e, options)),
+        state(cover, options));
+  }
+
+  private String state(Cover cover, PressOptions options) {
+    return Fronts.key(cover.edition())
+        + "."
+        + cover.edition().getHouseId()
+        + "."
+        + (cover.edition().getBinding().isInPixels() ? "" : pressing.state(cover, options));
+  }
+
+  @Override
+  public String kind() {
+    return "press";
+  }
+
+  @Override
+  public String make(Job job, OutputStream out, Progress progress) throws IOException {
+    String[] wanted = job.getWanted().split(";", 2);
+    PressOptions options = PressOptions.parse(wanted[1]);
+    EditionEntity edition = covers.edition(job.getEditionId());
+    Cover cover = covers.of(edition, covers.sheet(edition).unit());
+    Wrap page = page(cover, options, wanted[0]);
+    if (!order(cover, page, options).hash().equals(job.getHash())) {
+      throw new Refusal(
+          "file",
+          "The cover or its facts were changed while this file waited: make it again, and it is of the cover as it is now.");
+    }
+    if (edition.getBinding().isInPixels()) {
+      EbookCover made = EbookCover.make(cover.art().orElseThrow(), cover.house().files());
+      out.write(made.file());
+      return QUALITY + made.quality() + ".";
+    }
+    return pressing.write(cover, page, options, out, progress);
+  }
+
+  private static Wrap page(Cover cover, PressOptions options, String id) {
+    return options.pages(cover.sheet()).stream()
+        .filter(p -> p.page().id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Refusal("file", "This cover has no such page any more: make its files again."));
+  }
+
   /**
-   * Writes all files of a cover into a directory.
+   * Writes all files of a cover into a directory, now.
    *
+   * @param standard of press files; empty for the house's
    * @return where they are
    */
-  public List<Path> write(Cover cover, Path directory) throws IOException {
+  public List<Path> write(Cover cover, String standard, Path directory) throws IOException {
+    PressOptions options = PressOptions.of(standard, "house", "", List.of());
     List<Path> made = new ArrayList<>();
-    for (Wrap page : pages(cover.sheet())) {
-      Path to = directory.resolve(name(cover, page, numbers.take(cover.edition())));
+    for (Wrap page : options.pages(cover.sheet())) {
+      Path to = directory.resolve(name(cover, page, numbers.take(cover.edition(), options)));
       if (cover.edition().getBinding().isInPixels()) {
         Files.write(to, ebook(cover).file());
       } else {
-        pressing.with(cover, page, file -> copied(file, to));
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to), 1 << 16)) {
+          pressing.write(cover, page, options, out, Progress.none());
+        } catch (IOException | RuntimeException e) {
+          Files.deleteIfExists(to);
+          throw e;
+        }
       }
       made.add(to);
     }
     return made;
   }
 
-  /** With the rights of any new file, not those of one that is worked on. */
-  private static Path copied(Path file, Path to) {
-    try (OutputStream out = Files.newOutputStream(to)) {
-      Files.copy(file, out);
-      return to;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+  /** The quality that an ebook cover was packed at, as was said when it was made. */
+  static int quality(Job job) {
+    return Integer.parseInt(job.getMessage().replaceAll("\\D", ""));
   }
 }

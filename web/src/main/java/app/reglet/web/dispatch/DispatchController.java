@@ -1,16 +1,23 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.house.PressRules;
+import app.reglet.core.house.PressRulesText;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.colour.OutputCondition;
+import app.reglet.press.colour.Condition;
 import app.reglet.press.inspect.Compared;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.inspect.PressStandard;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.web.jobs.Job;
+import app.reglet.web.jobs.Jobs;
+import app.reglet.web.profiles.Conditions;
 import app.reglet.web.shell.Downloads;
+import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -18,9 +25,14 @@ import app.reglet.web.titles.MeasureLine;
 import app.reglet.web.titles.StandingOut;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,34 +44,50 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The place Dispatch: the files that are handed over. */
 @Controller
 public class DispatchController {
+  /** How long a request for a file waits for it to be made. */
+  private static final int WAIT_SECONDS = 120;
+
   private final Covers covers;
   private final Pressing pressing;
   private final CoverFiles files;
-  private final FileNumbers numbers;
+  private final Jobs jobs;
+  private final Conditions conditions;
   private final StandingOut standing;
 
   DispatchController(
       Covers covers,
       Pressing pressing,
       CoverFiles files,
-      FileNumbers numbers,
+      Jobs jobs,
+      Conditions conditions,
       StandingOut standing) {
     this.files = files;
     this.standing = standing;
-    this.numbers = numbers;
+    this.jobs = jobs;
+    this.conditions = conditions;
     this.covers = covers;
     this.pressing = pressing;
   }
 
   /**
-   * A file that was made.
+   * A file that is made, or was.
    *
+   * @param job its order
    * @param page id of the page it holds
-   * @param name its name
+   * @param percent how much of it is there
+   * @param before how many others come first
    * @param size in MB
+   * @param standard what is said of the standard it keeps; empty where it keeps none
    * @param answers what the house would find in it
    */
-  public record Made(String page, String name, String size, List<ComparedText.Line> answers) {}
+  public record Made(
+      Job job,
+      String page,
+      int percent,
+      long before,
+      String size,
+      String standard,
+      List<ComparedText.Line> answers) {}
 
   @GetMapping("/editions/{id}/dispatch")
   String page(@PathVariable Long id, Viewer viewer, Model model) {
@@ -68,63 +96,190 @@ public class DispatchController {
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));
-    model.addAttribute("conditions", OutputCondition.values());
-    model.addAttribute(
-        "fileNames",
-        cover
-            .wrap()
-            .map(
-                w ->
-                    CoverFiles.pages(w).stream()
-                        .map(p -> files.name(cover, p, numbers.next(cover.edition())))
-                        .toList())
-            .orElse(null));
+    model.addAttribute("conditions", conditions.all());
+    model.addAttribute("standards", PressRules.Standard.values());
+    model.addAttribute("asked", PressOptions.HOUSE);
+    plan(cover, PressOptions.HOUSE, model);
     return "dispatch";
   }
 
-  /** Makes the files, looks at them as a house would, and answers with what it found. */
-  @PostMapping("/editions/{id}/dispatch")
-  String make(@PathVariable Long id, Viewer viewer, Model model) {
+  /** What would be made in the way that is chosen. */
+  @GetMapping("/editions/{id}/dispatch/plan")
+  String plan(
+      @PathVariable Long id,
+      @RequestParam(defaultValue = "") String standard,
+      @RequestParam(defaultValue = "house") String pages,
+      @RequestParam(defaultValue = "") String ppi,
+      @RequestParam(defaultValue = "") List<String> marks,
+      Viewer viewer,
+      Model model) {
     Cover cover = covers.of(id, viewer);
+    cover.sheet();
     model.addAttribute("cover", cover);
+    plan(cover, PressOptions.of(standard, pages, ppi, marks), model);
+    return "dispatch :: plan";
+  }
+
+  private void plan(Cover cover, PressOptions options, Model model) {
+    boolean pixels = cover.edition().getBinding().isInPixels();
+    List<Wrap> pages = cover.wrap().map(options::pages).orElse(null);
     model.addAttribute(
-        "made", CoverFiles.pages(cover.sheet()).stream().map(p -> made(cover, p)).toList());
+        "fileNames",
+        pages == null ? null : pages.stream().map(p -> files.nextName(cover, p, options)).toList());
+    if (pages == null || pixels) {
+      return;
+    }
+    PressRules rules = options.on(cover.house().files().press());
+    String unknown = "";
+    try {
+      Condition condition = pressing.condition(rules);
+      model.addAttribute(
+          "how", PressRulesText.say(rules, condition == null ? "" : condition.title()));
+      long bytes = 0;
+      for (Wrap page : pages) {
+        bytes = Math.max(bytes, pressing.weight(cover, page, options));
+      }
+      model.addAttribute("weight", megabytes(bytes));
+      model.addAttribute("most", cover.house().files().mostMegabytes());
+    } catch (app.reglet.core.Refusal r) {
+      unknown = r.getMessage();
+    }
+    model.addAttribute("unknown", unknown);
+  }
+
+  /** Two figures are enough of an estimate. */
+  private static String megabytes(long bytes) {
+    double mb = bytes / 1e6;
+    return mb < 10
+        ? String.format(Locale.ROOT, "%.1f MB", Math.max(0.1, mb))
+        : String.format(Locale.ROOT, "%.0f MB", mb);
+  }
+
+  /** Orders the files. */
+  @PostMapping("/editions/{id}/dispatch")
+  String make(
+      @PathVariable Long id,
+      @RequestParam(defaultValue = "") String standard,
+      @RequestParam(defaultValue = "house") String pages,
+      @RequestParam(defaultValue = "") String ppi,
+      @RequestParam(defaultValue = "") List<String> marks,
+      Viewer viewer,
+      Model model) {
+    Cover cover = covers.of(id, viewer);
+    PressOptions options = PressOptions.of(standard, pages, ppi, marks);
+    List<Job> ordered = new ArrayList<>();
+    for (Wrap page : options.pages(cover.sheet())) {
+      ordered.add(jobs.order(files.order(cover, page, options)));
+    }
+    return answer(cover, ordered, model);
+  }
+
+  /** How far files are, and what is in those that are there. */
+  @GetMapping("/editions/{id}/dispatch/made")
+  String made(@PathVariable Long id, @RequestParam List<Long> jobs, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
+    return answer(cover, jobs.stream().distinct().limit(10).map(j -> own(id, j)).toList(), model);
+  }
+
+  private Job own(Long edition, Long id) {
+    Job job = jobs.get(id);
+    if (!job.getEditionId().equals(edition)) {
+      throw new Gone("This file is of another edition.");
+    }
+    return job;
+  }
+
+  /** Takes orders back. */
+  @PostMapping("/editions/{id}/dispatch/cancel")
+  String cancel(@PathVariable Long id, @RequestParam List<Long> jobs, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
+    List<Job> now = new ArrayList<>();
+    for (Long job : jobs) {
+      own(id, job);
+      now.add(this.jobs.cancel(job));
+    }
+    return answer(cover, now, model);
+  }
+
+  private String answer(Cover cover, List<Job> ordered, Model model) {
+    model.addAttribute("cover", cover);
+    model.addAttribute("made", ordered.stream().map(j -> made(cover, j)).toList());
+    model.addAttribute("open", ordered.stream().anyMatch(j -> !j.isOver()));
+    model.addAttribute(
+        "ids", ordered.stream().map(j -> j.getId().toString()).collect(Collectors.joining(",")));
     return "dispatch :: made";
   }
 
-  private Made made(Cover cover, Wrap page) {
-    if (cover.edition().getBinding().isInPixels()) {
-      EbookCover ebook = files.ebook(cover);
-      return made(cover, page, ebook.file().length, FitCheck.of(ebook, page));
-    }
-    return pressing.with(
-        cover,
-        page,
-        file ->
-            made(
-                cover,
-                page,
-                Files.size(file),
-                compared(
-                    PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file))),
-                    page,
-                    cover.sheet())));
-  }
-
-  private static List<Compared> compared(PdfFacts file, Wrap page, Wrap outside) {
-    return page.page() == FilePage.INSIDE
-        ? FitCheck.ofInside(file, page)
-        : FitCheck.of(file, outside);
-  }
-
-  private Made made(Cover cover, Wrap page, long bytes, List<Compared> compared) {
+  private Made made(Cover cover, Job job) {
+    String page = job.getWanted().substring(0, job.getWanted().indexOf(';'));
+    boolean there = job.isDone() && Files.exists(jobs.file(job));
     return new Made(
-        page.page().id(),
-        files.name(cover, page, numbers.take(cover.edition())),
-        String.format(Locale.ROOT, "%.2f MB", bytes / 1e6),
-        ComparedText.of(compared, cover.house().unit()));
+        job,
+        page,
+        (int) Math.round(100 * jobs.share(job)),
+        job.isOver() ? 0 : jobs.before(job),
+        String.format(Locale.ROOT, "%.2f MB", job.getBytes() / 1e6),
+        there && !cover.edition().getBinding().isInPixels() ? kept(cover, job) : "",
+        there ? answers(cover, job, page) : List.of());
   }
 
+  private PressOptions options(Job job) {
+    return PressOptions.parse(job.getWanted().split(";", 2)[1]);
+  }
+
+  /** What the file keeps of its standard, read from its objects. */
+  private String kept(Cover cover, Job job) {
+    PressRules.Standard standard = options(job).on(cover.house().files().press()).standard();
+    if (standard == PressRules.Standard.PLAIN) {
+      return "";
+    }
+    try {
+      Set<PressStandard> broken = PressStandard.broken(jobs.file(job), standard);
+      return broken.isEmpty()
+          ? standard.title()
+              + ": all "
+              + PressStandard.asked(standard)
+              + " points that were looked at are kept."
+          : standard.title()
+              + " is not kept: "
+              + broken.stream().map(PressStandard::wanted).collect(Collectors.joining("; "))
+              + ".";
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private List<ComparedText.Line> answers(Cover cover, Job job, String page) {
+    List<Wrap> pages = options(job).pages(cover.sheet());
+    Wrap of =
+        pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
+    Path file = jobs.file(job);
+    try {
+      List<Compared> compared;
+      if (cover.edition().getBinding().isInPixels()) {
+        compared =
+            FitCheck.of(EbookCover.of(Files.readAllBytes(file), CoverFiles.quality(job)), of);
+      } else {
+        PdfFacts facts = PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file)));
+        compared =
+            of.page() == FilePage.INSIDE
+                ? FitCheck.ofInside(facts, of)
+                : FitCheck.of(facts, cover.sheet());
+      }
+      return ComparedText.of(compared, cover.house().unit());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A file that is there. */
+  @GetMapping("/editions/{id}/dispatch/file")
+  void file(@PathVariable Long id, @RequestParam Long job, HttpServletResponse response)
+      throws IOException {
+    send(own(covers.edition(id).getId(), job), response);
+  }
+
+  /** The file of a page as the house takes it, made if it is not there. */
   @GetMapping("/editions/{id}/press-file")
   void pressFile(
       @PathVariable Long id,
@@ -133,30 +288,21 @@ public class DispatchController {
       HttpServletResponse response)
       throws IOException {
     Cover cover = covers.of(id, viewer);
-    List<Wrap> pages = CoverFiles.pages(cover.sheet());
+    List<Wrap> pages = PressOptions.HOUSE.pages(cover.sheet());
     Wrap wanted =
         pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
-    if (cover.edition().getBinding().isInPixels()) {
-      byte[] file = files.ebook(cover).file();
-      Downloads.begin(
-          response,
-          files.name(cover, wanted, numbers.take(cover.edition())),
-          MediaType.IMAGE_JPEG,
-          file.length);
-      response.getOutputStream().write(file);
-      return;
+    Job job = jobs.order(files.order(cover, wanted, PressOptions.HOUSE));
+    send(jobs.await(job, WAIT_SECONDS), response);
+  }
+
+  private void send(Job job, HttpServletResponse response) throws IOException {
+    Path file = jobs.file(job);
+    if (!job.isDone() || !Files.exists(file)) {
+      throw new Gone("This file is not here any more: make it again on Dispatch.");
     }
-    pressing.with(
-        cover,
-        wanted,
-        file -> {
-          Downloads.begin(
-              response,
-              files.name(cover, wanted, numbers.take(cover.edition())),
-              MediaType.APPLICATION_PDF,
-              Files.size(file));
-          Files.copy(file, response.getOutputStream());
-          return file;
-        });
+    MediaType type =
+        job.getName().endsWith(".jpg") ? MediaType.IMAGE_JPEG : MediaType.APPLICATION_PDF;
+    Downloads.begin(response, job.getName(), type, Files.size(file));
+    Files.copy(file, response.getOutputStream());
   }
 }

@@ -20,29 +20,33 @@ class FileNumbers {
     this.clock = clock;
   }
 
-  private static String state(EditionEntity e) {
-    return Fronts.key(e) + "." + e.getHouseId();
+  /** The facts, the cover, and how the file is made where that is not the house's usual way. */
+  private static String state(EditionEntity e, PressOptions options) {
+    return Fronts.key(e)
+        + "."
+        + e.getHouseId()
+        + (options.equals(PressOptions.HOUSE) ? "" : " " + options.text());
   }
 
   /** The number that a file made now has, or would have. */
-  int next(EditionEntity e) {
+  int next(EditionEntity e, PressOptions options) {
     return files
-        .findByEditionIdAndState(e.getId(), state(e))
+        .findByEditionIdAndState(e.getId(), state(e, options))
         .map(MadeFile::getNumber)
         .orElseGet(() -> files.newest(e.getId()).orElse(0) + 1);
   }
 
   /** The number of a file that is made now, kept. */
-  int take(EditionEntity e) {
+  int take(EditionEntity e, PressOptions options) {
     for (int tries = 0; ; tries++) {
-      var known = files.findByEditionIdAndState(e.getId(), state(e));
+      var known = files.findByEditionIdAndState(e.getId(), state(e, options));
       if (known.isPresent()) {
         return known.get().getNumber();
       }
       try {
         int number = files.newest(e.getId()).orElse(0) + 1;
         return files
-            .saveAndFlush(new MadeFile(e.getId(), number, state(e), clock.instant()))
+            .saveAndFlush(new MadeFile(e.getId(), number, state(e, options), clock.instant()))
             .getNumber();
       } catch (DataIntegrityViolationException taken) {
         if (tries > 20) {

@@ -1,11 +1,16 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.colour.Condition;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.pdf.PressMaking;
+import app.reglet.press.pdf.PrintersMarks;
+import app.reglet.press.pdf.Progress;
+import app.reglet.press.pdf.Weight;
+import app.reglet.press.type.Typefaces;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.profiles.Conditions;
 import app.reglet.web.shell.Busy;
@@ -17,11 +22,11 @@ import app.reglet.web.titles.Covers;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
@@ -36,6 +41,12 @@ class Pressing {
   private static final int AT_ONCE = 2;
   private static final int WAIT_SECONDS = 60;
 
+  /** No house takes more, and few disks like it. */
+  private static final long MOST_BYTES = 2_000_000_000;
+
+  /** Of photos: below the last, squares would show. */
+  private static final float[] QUALITIES = {PressMaking.QUALITY, 0.85f, 0.75f};
+
   private final Semaphore presses = new Semaphore(AT_ONCE, true);
   private final Covers covers;
   private final Revisions revisions;
@@ -43,6 +54,7 @@ class Pressing {
   private final Uploads uploads;
   private final Room room;
   private final Conditions conditions;
+  private final Typefaces typefaces;
 
   Pressing(
       Covers covers,
@@ -50,8 +62,10 @@ class Pressing {
       DataDirectory data,
       Uploads uploads,
       Room room,
-      Conditions conditions) {
+      Conditions conditions,
+      Typefaces typefaces) {
     this.conditions = conditions;
+    this.typefaces = typefaces;
     this.covers = covers;
     this.revisions = revisions;
     this.data = data;
@@ -59,51 +73,115 @@ class Pressing {
     this.room = room;
   }
 
-  /** What is done with a file while it is there. */
-  @FunctionalInterface
-  interface Use<R> {
-    R of(Path file) throws IOException;
-  }
-
-  /** Makes the file of a page, lets it be used, and takes it away. */
-  <R> R with(Cover cover, Wrap page, Use<R> use) {
-    room.need(0);
+  /**
+   * Writes the file of a page. Where it comes out larger than the house takes, photos are packed
+   * more tightly, step by step, as far as that doesn't show.
+   *
+   * @return what is to be said of it
+   */
+  String write(Cover cover, Wrap page, PressOptions options, OutputStream out, Progress progress)
+      throws IOException {
+    List<PressFile.Page> pages = pages(cover, page);
+    PressMaking making = making(cover, options);
+    Weight weight = PressFile.weight(pages, making);
+    if (weight.bytes() > MOST_BYTES) {
+      throw new Refusal(
+          "file",
+          String.format(
+              Locale.ROOT,
+              "The file would have about %.1f GB; one of more than %.0f GB is not made. Use coarser pictures, or have the rule sheet say how fine they may be.",
+              weight.bytes() / 1e9,
+              MOST_BYTES / 1e9));
+    }
+    room.need(weight.bytes());
+    long most = cover.house().files().mostMegabytes() * 1_000_000L;
+    Path file = uploads.scratch();
     try {
-      Path file = uploads.scratch();
-      try {
-        atOnce(
-            cover,
-            () -> {
-              write(cover, page, file);
-              return file;
-            });
-        return use.of(file);
-      } finally {
-        Files.deleteIfExists(file);
+      float quality = PressMaking.QUALITY;
+      for (float tried : QUALITIES) {
+        quality = tried;
+        try (OutputStream to = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
+          PressFile.write(
+              pages,
+              cover.book(),
+              revisions.made(cover.edition()),
+              making.packed(tried),
+              progress,
+              to,
+              data.uploads());
+        }
+        if (most == 0 || Files.size(file) <= most || !making.rules().isInks()) {
+          break;
+        }
       }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      Files.copy(file, out);
+      return said(Files.size(file), most, quality);
+    } finally {
+      Files.deleteIfExists(file);
     }
   }
 
-  private void write(Cover cover, Wrap page, Path file) {
-    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
-      PressFile.write(
-          pages(cover, page),
-          cover.book(),
-          revisions.made(cover.edition()),
-          making(cover, cover.house().files().press()),
-          out,
-          data.uploads());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  private static String said(long size, long most, float quality) {
+    if (most > 0 && size > most) {
+      return String.format(
+          Locale.ROOT,
+          "The file has %.1f MB, and the house takes %.0f: use coarser pictures, or fewer.",
+          size / 1e6,
+          most / 1e6);
     }
+    return quality < PressMaking.QUALITY
+        ? String.format(
+            Locale.ROOT,
+            "Photos are packed at quality %.0f instead of %.0f, so that the house's %.0f MB are kept.",
+            quality * 100,
+            PressMaking.QUALITY * 100,
+            most / 1e6)
+        : "";
   }
 
-  /** How a house's rules make files. */
-  PressMaking making(Cover cover, PressRules rules) {
-    Condition condition = rules.isInks() ? conditions.byId(rules.condition()) : null;
-    return PressMaking.of(cover.house().files(), rules, condition);
+  /** About how large a file would be, bytes. */
+  long weight(Cover cover, Wrap page, PressOptions options) {
+    return PressFile.weight(pages(cover, page), making(cover, options)).bytes();
+  }
+
+  /** What of a file depends on the profile that it is made with. */
+  String state(Cover cover, PressOptions options) {
+    Condition condition = condition(options.on(cover.house().files().press()));
+    return condition == null ? "" : condition.profile().sha();
+  }
+
+  /** The condition that files of rules are made for; null for those in sRGB. */
+  Condition condition(PressRules rules) {
+    return rules.isInks() ? conditions.byId(rules.condition()) : null;
+  }
+
+  private PressMaking making(Cover cover, PressOptions options) {
+    PressRules rules = options.on(cover.house().files().press());
+    PressMaking making = PressMaking.of(cover.house().files(), rules, condition(rules));
+    return options.marks().isEmpty() ? making : making.marked(marks(cover, options));
+  }
+
+  private PrintersMarks marks(Cover cover, PressOptions options) {
+    var asked = options.marks();
+    Wrap w = cover.sheet();
+    String slug =
+        !asked.contains("slug")
+            ? ""
+            : String.join(
+                "   ",
+                cover.book().title(),
+                w.spec().binding().title(),
+                cover.house().name(),
+                w.trimmed().size().print(cover.house().unit()) + " trimmed",
+                "revision " + cover.edition().getRevision(),
+                revisions.made(cover.edition()).toString());
+    return new PrintersMarks(
+        asked.contains("crop"),
+        asked.contains("bleed"),
+        asked.contains("fold"),
+        asked.contains("bar"),
+        slug,
+        typefaces.get("work-sans"));
   }
 
   /** The page itself; and the inside behind the whole outside, where it is printed. */

@@ -112,7 +112,7 @@ public class CarriedPackage {
     List<String> report = report(origin, made, proposal, lines);
     Files.createDirectories(out);
     List<String> said = new ArrayList<>();
-    for (Path file : files.write(made, out)) {
+    for (Path file : files.write(made, "", out)) {
       said.add(file.getFileName() + ", " + Files.size(file) + " bytes");
     }
     said.add(written(made.edition(), out));

@@ -53,10 +53,12 @@ public class PressedPackage {
    *
    * @param house only of editions at this house; empty for all
    * @param edition only of this one, from 1; 0 for all
+   * @param standard of press files, {@code x1a}, {@code x4} or {@code plain}; empty for the house's
    * @param out a directory; it is made when it isn't there
    * @throws Refusal when the package can't be taken in or no edition is meant; nothing is written
    */
-  public Made run(Path zip, String house, int edition, Path out) throws IOException {
+  public Made run(Path zip, String house, int edition, String standard, Path out)
+      throws IOException {
     data.sweep();
     houses.load();
     List<Long> all = unpacking.take(zip);
@@ -99,7 +101,7 @@ public class PressedPackage {
               ? out
               : Files.createDirectories(
                   out.resolve("edition-" + (all.indexOf(cover.edition().getId()) + 1)));
-      for (Path file : files.write(cover, to)) {
+      for (Path file : files.write(cover, standard, to)) {
         said.add("  " + out.relativize(file) + ", " + Files.size(file) + " bytes");
       }
       for (Finding f : cover.findings()) {

@@ -121,6 +121,11 @@ public final class DataDirectory implements DisposableBean {
     return root.resolve("backups");
   }
 
+  /** Files that were made of covers; made again when they are not there. */
+  public Path made() {
+    return root.resolve("made");
+  }
+
   /** Files on their way in; nothing here outlives a stop. */
   public Path uploads() {
     return root.resolve("uploads");
@@ -134,6 +139,13 @@ public final class DataDirectory implements DisposableBean {
     deleteAll(uploads());
     Files.createDirectories(uploads());
     deleteAll(pictures().resolve("screen")); // previews without transparency, up to version 0.1
+    if (Files.isDirectory(made())) {
+      try (var list = Files.list(made())) {
+        for (Path part : list.filter(StoredFiles::isPart).toList()) {
+          Files.deleteIfExists(part);
+        }
+      }
+    }
     if (Files.isDirectory(pictures())) {
       try (var walk = Files.walk(pictures(), 2)) {
         for (Path part : walk.filter(StoredFiles::isPart).toList()) {

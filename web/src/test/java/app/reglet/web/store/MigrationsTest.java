@@ -45,7 +45,10 @@ public class MigrationsTest {
               "6b2bea6bae4e0fd3b8e91c6a0b0b5fe54d931e216fb5f7c0b2abb3fa8a0d2fbb"),
           Map.entry(
               "V11__following.sql",
-              "405da72492fae4000cdfea3aa8170359ebd26bf07ce204b0da055993ac118ce5"));
+              "405da72492fae4000cdfea3aa8170359ebd26bf07ce204b0da055993ac118ce5"),
+          Map.entry(
+              "V12__refitted.sql",
+              "58929044f2155a088111a46952d8db1bfe4dc6453530342dd283856a868a3fc6"));
 
   @Test
   public void noMigrationThatLandedIsChanged() throws IOException {

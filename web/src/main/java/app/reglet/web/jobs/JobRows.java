@@ -1,0 +1,16 @@
+package app.reglet.web.jobs;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface JobRows extends JpaRepository<Job, Long> {
+  Optional<Job> findByHash(String hash);
+
+  List<Job> findByStateIn(Collection<Job.State> states);
+
+  List<Job> findByStateOrderByFinishedDesc(Job.State state);
+
+  long countByStateIn(Collection<Job.State> states);
+}

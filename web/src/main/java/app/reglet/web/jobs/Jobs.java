@@ -1,0 +1,290 @@
+package app.reglet.web.jobs;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.pdf.Progress;
+import app.reglet.web.shell.Busy;
+import app.reglet.web.shell.Gone;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.NoRoom;
+import app.reglet.web.store.Room;
+import app.reglet.web.store.StoredFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+
+/**
+ * Files that are made in the background, each once: whoever orders what is there already gets it,
+ * and what is being made is not begun again.
+ */
+@Service
+public class Jobs {
+  private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+  private static final Set<Job.State> OPEN = Set.of(Job.State.WAITING, Job.State.RUNNING);
+
+  /** Files that are kept; the oldest go first. */
+  private static final int MOST_KEPT = 120;
+
+  /** Orders that may wait at once. */
+  private static final int MOST_WAITING = 100;
+
+  private final JobRows rows;
+  private final Map<String, JobMaker> makers;
+  private final DataDirectory data;
+  private final Room room;
+  private final Clock clock;
+  private final ApplicationEventPublisher events;
+
+  /** How far those are that run, by id. */
+  private final Map<Long, Double> shares = new ConcurrentHashMap<>();
+
+  private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
+  private final Map<Long, CountDownLatch> ends = new ConcurrentHashMap<>();
+  private volatile boolean stopping;
+
+  Jobs(
+      JobRows rows,
+      List<JobMaker> makers,
+      DataDirectory data,
+      Room room,
+      Clock clock,
+      ApplicationEventPublisher events) {
+    this.rows = rows;
+    this.makers = makers.stream().collect(Collectors.toMap(JobMaker::kind, Function.identity()));
+    this.data = data;
+    this.room = room;
+    this.clock = clock;
+    this.events = events;
+  }
+
+  /** Told when there is something to make. */
+  record Ordered(Long id) {}
+
+  /**
+   * Orders a file.
+   *
+   * @return the job that makes it or made it
+   * @throws Busy when too many wait
+   */
+  public Job order(Order order) {
+    for (int tries = 0; ; tries++) {
+      try {
+        Job job = rows.findByHash(order.hash()).orElseGet(() -> new Job(order, clock.instant()));
+        boolean fresh = job.getId() == null;
+        if (!fresh && (!job.isOver() || job.isDone() && Files.exists(file(job)))) {
+          return job;
+        }
+        if (rows.countByStateIn(OPEN) >= MOST_WAITING) {
+          throw new Busy(
+              MOST_WAITING
+                  + " files wait to be made; order this one when some of them are done, or take some back.");
+        }
+        if (!fresh) {
+          job.again(clock.instant());
+        }
+        cancelled.remove(job.getId() == null ? -1L : job.getId());
+        Job kept = rows.saveAndFlush(job);
+        ends.put(kept.getId(), new CountDownLatch(1));
+        events.publishEvent(new Ordered(kept.getId()));
+        return kept;
+      } catch (DataIntegrityViolationException ordered) {
+        if (tries > 5) {
+          throw ordered; // others ordered the same at the same moment, again and again
+        }
+      }
+    }
+  }
+
+  /**
+   * One by its number.
+   *
+   * @throws Gone when there is none
+   */
+  public Job get(Long id) {
+    return rows.findById(id)
+        .orElseThrow(() -> new Gone("There is no such file here: order it again on Dispatch."));
+  }
+
+  /** How many come before one that waits. */
+  public long before(Job job) {
+    return rows.findByStateIn(OPEN).stream().filter(j -> j.getId() < job.getId()).count();
+  }
+
+  /** How far one is, 0 to 1. */
+  public double share(Job job) {
+    return job.isOver() ? 1 : shares.getOrDefault(job.getId(), 0.0);
+  }
+
+  /** The file of one that is done. */
+  public Path file(Job job) {
+    return data.made().resolve(job.getHash());
+  }
+
+  /** Takes an order back: it is not begun, or ended where it is. */
+  public Job cancel(Long id) {
+    Job job = get(id);
+    if (!job.isOver()) {
+      cancelled.add(id);
+      if (job.getState() == Job.State.WAITING) {
+        end(job, Job.State.CANCELLED, "Taken back before it was begun.", 0);
+      }
+    }
+    return get(id);
+  }
+
+  /**
+   * Waits for the end of one.
+   *
+   * @throws Busy when it takes longer
+   * @throws Refusal when it could not be made
+   */
+  public Job await(Job job, int seconds) {
+    try {
+      CountDownLatch end = ends.get(job.getId());
+      if (!job.isOver() && end != null && !end.await(seconds, TimeUnit.SECONDS)) {
+        throw new Busy(
+            "The file is still being made after "
+                + seconds
+                + " seconds: it will be there when you ask again.");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new Busy("Reglet is being stopped: ask again when it is up.");
+    }
+    Job now = get(job.getId());
+    if (!now.isDone()) {
+      throw new Refusal("file", now.getMessage());
+    }
+    return now;
+  }
+
+  /** Those that a stop left undone. */
+  List<Job> left() {
+    List<Job> left = rows.findByStateIn(OPEN);
+    left.forEach(j -> ends.putIfAbsent(j.getId(), new CountDownLatch(1)));
+    return left;
+  }
+
+  /** Ends what runs, to be begun again at the next start. */
+  void stop() {
+    stopping = true;
+  }
+
+  void begin() {
+    stopping = false;
+  }
+
+  /** Makes one now, on this thread. */
+  void make(Long id) {
+    Job job = rows.findById(id).orElse(null);
+    if (job == null || job.isOver()) {
+      return;
+    }
+    job.become(Job.State.RUNNING);
+    job = rows.saveAndFlush(job);
+    try {
+      made(job);
+    } catch (Stopped stopped) {
+      job.become(Job.State.WAITING); // begun again at the next start
+      rows.saveAndFlush(job);
+    } catch (CancellationException taken) {
+      end(job, Job.State.CANCELLED, "Taken back while it was made.", 0);
+    } catch (Refusal | NoRoom | Busy | Gone e) {
+      end(job, Job.State.FAILED, e.getMessage(), 0);
+    } catch (IOException | UncheckedIOException e) {
+      LOG.warn("file not made", e);
+      end(job, Job.State.FAILED, why(e), 0);
+    } catch (OutOfMemoryError e) {
+      LOG.warn("file not made", e);
+      end(
+          job,
+          Job.State.FAILED,
+          "Not made: it takes more memory than Reglet has (REGLET_JAVA_OPTS gives it more), or coarser pictures.",
+          0);
+    } catch (RuntimeException | StackOverflowError e) {
+      LOG.error("file not made", e);
+      end(
+          job,
+          Job.State.FAILED,
+          "Not made: something in Reglet went wrong with it, and the log says what. Nothing is lost.",
+          0);
+    } finally {
+      shares.remove(id);
+    }
+  }
+
+  private String why(Exception e) {
+    return room.left() < Room.KEPT_FREE
+        ? "Not made: the disk that holds Reglet's data is full. Files made before are still there; make room on it and make this one again."
+        : "Not made: it could not be written or something it is made of could not be read ("
+            + e.getMessage()
+            + "). Files made before are still there.";
+  }
+
+  /** Ends a making because Reglet ends. */
+  private static final class Stopped extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    Stopped() {
+      super("Reglet is being stopped", null, false, false);
+    }
+  }
+
+  private void made(Job job) throws IOException {
+    room.need(0);
+    Path to = file(job);
+    String[] said = {""};
+    Progress progress =
+        new Progress(
+            share -> {
+              shares.put(job.getId(), share);
+              if (cancelled.contains(job.getId())) {
+                throw new CancellationException();
+              }
+              if (stopping) {
+                throw new Stopped();
+              }
+            });
+    StoredFiles.write(to, out -> said[0] = makers.get(job.getKind()).make(job, out, progress));
+    if (cancelled.contains(job.getId())) {
+      throw new CancellationException();
+    }
+    end(job, Job.State.DONE, said[0], Files.size(to));
+    LOG.info("file made of edition {}: {}", job.getEditionId(), job.getName());
+    sweep();
+  }
+
+  private void end(Job job, Job.State how, String said, long bytes) {
+    Job now = rows.findById(job.getId()).orElse(job);
+    now.end(how, said, bytes, clock.instant());
+    rows.saveAndFlush(now);
+    CountDownLatch end = ends.remove(job.getId());
+    if (end != null) {
+      end.countDown();
+    }
+  }
+
+  /** Takes the oldest files away: they can be made again. */
+  private void sweep() throws IOException {
+    List<Job> done = rows.findByStateOrderByFinishedDesc(Job.State.DONE);
+    for (Job old : done.subList(Math.min(MOST_KEPT, done.size()), done.size())) {
+      Files.deleteIfExists(file(old));
+      rows.delete(old);
+    }
+  }
+}
