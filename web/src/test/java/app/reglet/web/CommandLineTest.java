@@ -338,6 +338,20 @@ public class CommandLineTest {
         again.toString());
     assertThat(Files.readAllBytes(again.resolve(files.get(0).getFileName())))
         .isEqualTo(Files.readAllBytes(files.get(0)));
+    // in another standard than the house's
+    Path plain = Files.createTempDirectory("plain");
+    run("press", zip.toString(), "--standard", "plain", "--out", plain.toString());
+    try (var list = Files.list(plain)) {
+      assertThat(Files.readString(list.findFirst().orElseThrow(), StandardCharsets.ISO_8859_1))
+          .startsWith("%PDF-1.6")
+          .doesNotContain("PDF/X-1a");
+    }
+    assertThat(Files.readString(files.get(0), StandardCharsets.ISO_8859_1))
+        .startsWith("%PDF-1.4")
+        .contains("PDF/X-1a:2003");
+    Said odd = run("press", zip.toString(), "--standard", "x3", "--out", plain.toString());
+    assertThat(odd.exit()).isEqualTo(2);
+    assertThat(odd.err()).contains("x1a, x4 or plain");
     Path none = out.resolve("none");
     Said elsewhere = run("press", zip.toString(), "--house", "osier-row", "--out", none.toString());
     assertThat(elsewhere.exit()).isEqualTo(2);

@@ -75,8 +75,8 @@ public class PartsTest {
             "size=1200+ppi", "7,200 × 10,800 pixels",
             "size=large", "is no size of a picture",
             "format=gif", "is no kind of file",
-            "colours=none&format=tiff", "is no printing condition",
-            "colours=coated", "a picture is made as a TIFF");
+            "colours=none&format=tiff", "No profile of the printing condition “none”",
+            "colours=coated&format=png", "a picture is made as a TIFF or JPEG");
     for (Map.Entry<String, String> e : wrong.entrySet()) {
       var answer = web.get("/editions/" + desk.id() + "/part?" + e.getKey());
       assertThat(answer.status()).as(e.getKey()).isEqualTo(400);

@@ -12,8 +12,8 @@ import java.util.Set;
 
 /**
  * What the pixels of a press file come to, before they are made: how many there are, and about how
- * many bytes. The shares are measured ones of the demo's covers: what is
- * made has half to twice of it.
+ * many bytes. The shares are measured ones of the demo's covers: what is made has half to twice of
+ * it.
  *
  * @param pixels that are made, each picture once
  * @param bytes about how large the file is

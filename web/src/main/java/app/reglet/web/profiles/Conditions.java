@@ -28,8 +28,8 @@ public class Conditions {
             () ->
                 new Refusal(
                     "condition",
-                    "The rule sheet names the printing condition “"
+                    "No profile of the printing condition “"
                         + id
-                        + "”, and no profile of that name is here: add it under Houses, or have the sheet name another."));
+                        + "” is here: add it under Houses, or choose another."));
   }
 }

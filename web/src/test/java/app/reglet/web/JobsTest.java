@@ -1,0 +1,270 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.core.house.PressRules;
+import app.reglet.press.inspect.PressStandard;
+import app.reglet.web.harness.Subject;
+import app.reglet.web.harness.Web;
+import com.microsoft.playwright.Download;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.testng.annotations.Test;
+
+/** Files that are made in the background: seen on the page, taken back, killed, many at once. */
+public class JobsTest {
+  private static final Pattern IDS = Pattern.compile("made\\?jobs=([\\d,%C]+)");
+
+  /** Orders a file; the answer's own list of jobs, to be asked for again. */
+  private static String order(Web web, long edition, Map<String, String> how) throws IOException {
+    Web.Answer answer = web.post("/editions/" + edition + "/dispatch", how);
+    assertThat(answer.status()).as(answer.body()).isEqualTo(200);
+    Matcher m = IDS.matcher(answer.body());
+    return m.find() ? m.group(1) : "";
+  }
+
+  private static String state(Web web, long edition, String ids) throws IOException {
+    return web.get("/editions/" + edition + "/dispatch/made?jobs=" + ids).body();
+  }
+
+  /** Asks until nothing is open any more. */
+  private static String end(Web web, long edition, String ids) throws IOException {
+    for (; ; ) {
+      String state = state(web, edition, ids);
+      if (!IDS.matcher(state).find()) {
+        return state;
+      }
+      Thread.yield();
+    }
+  }
+
+  @Test
+  public void aPressFileIsMadeLookedAtAndDownloadedInTheStandardThatIsChosen() throws IOException {
+    Desk desk = Desk.atBench("Made in the background", "A blurb.").layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    assertThat(desk.page.locator("#plan"))
+        .containsText("PDF/X-1a:2003; in inks for offset on coated paper");
+    assertThat(desk.page.locator("#plan")).containsText("the house takes 40 MB");
+    desk.page.locator("#make").click();
+    assertThat(desk.page.locator(".kept"))
+        .hasText("PDF/X-1a:2003: all 13 points that were looked at are kept.");
+    Download one = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
+    assertThat(PressStandard.broken(one.path(), PressRules.Standard.X1A)).isEmpty();
+    // another way is another file under another name
+    desk.page.locator("#otherwise summary").click();
+    desk.page.locator("#standard").selectOption("x4");
+    assertThat(desk.page.locator("#plan")).containsText("PDF/X-4; in inks");
+    assertThat(desk.page.locator("#plan .file-name")).containsText("_no2.pdf");
+    desk.page.locator("input[value=crop]").check();
+    desk.page.locator("input[value=slug]").check();
+    desk.page.locator("#make").click();
+    assertThat(desk.page.locator(".kept")).containsText("PDF/X-4: all");
+    Download four = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
+    assertThat(four.suggestedFilename()).isNotEqualTo(one.suggestedFilename());
+    assertThat(PressStandard.broken(four.path(), PressRules.Standard.X4)).isEmpty();
+    try (PDDocument d = Loader.loadPDF(four.path().toFile())) {
+      var page = d.getPage(0);
+      // 12 mm of room for the marks on every side, outside the bleed
+      assertThat(page.getMediaBox().getWidth() - page.getBleedBox().getWidth())
+          .isBetween(67.9f, 68.2f);
+      assertThat(page.getTrimBox().getLowerLeftX() - page.getBleedBox().getLowerLeftX())
+          .isBetween(8.9f, 9.1f);
+      assertThat(new org.apache.pdfbox.text.PDFTextStripper().getText(d))
+          .contains("Made in the background")
+          .contains("Gannet & Gauge");
+    }
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page.close();
+  }
+
+  @Test
+  public void theSpineAloneAndThePartsApartAreFilesOfTheirOwn() throws IOException {
+    Desk desk = Desk.atBench("In pieces", "A blurb.").layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    desk.page.locator("#otherwise summary").click();
+    desk.page.locator("#pages").selectOption("spine");
+    assertThat(desk.page.locator("#plan .file-name")).hasCount(1);
+    assertThat(desk.page.locator("#plan .file-name")).containsText("_spine_");
+    desk.page.locator("#make").click();
+    Download spine = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
+    try (PDDocument d = Loader.loadPDF(spine.path().toFile())) {
+      assertThat(d.getPage(0).getTrimBox().getWidth()).isLessThan(80);
+      assertThat(d.getPage(0).getTrimBox().getHeight()).isBetween(647.9f, 648.1f);
+    }
+    desk.page.locator("#pages").selectOption("apart");
+    assertThat(desk.page.locator("#plan .file-name")).hasCount(3);
+    desk.page.locator("#make").click();
+    assertThat(desk.page.locator(".kept")).hasCount(3);
+    desk.page.close();
+  }
+
+  @Test
+  public void aFileThatTakesLongShowsHowFarItIsAndIsTakenBack() throws IOException {
+    Desk desk = Desk.atBench("Taken back", "A blurb.").layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    desk.page.locator("#otherwise summary").click();
+    desk.page.locator("#ppi").fill("1200");
+    desk.page.locator("#make").click();
+    assertThat(desk.page.locator(".making [role=status]"))
+        .containsText(Pattern.compile("[1-9]\\d? % made"));
+    desk.page.locator("#take-back").click();
+    assertThat(desk.page.locator(".makings .refused"))
+        .containsText("Taken back while it was made.");
+    assertThat(desk.page.locator("#download")).hasCount(0);
+    // ordered again, it is begun again
+    desk.page.locator("#make").click();
+    assertThat(desk.page.locator(".making [role=status]")).isVisible();
+    desk.page.locator("#take-back").click();
+    assertThat(desk.page.locator(".makings .refused")).containsText("Taken back");
+    desk.page.close();
+  }
+
+  /**
+   * Twenty orders: none is refused, two at most run, each has its file, and asked again it is
+   * there.
+   */
+  @Test
+  public void twentyOrdersAtOnceAreMadeTwoAtATime() throws IOException {
+    Desk desk = Desk.atBench("Twenty times", "A blurb.").layout("Ledger");
+    long id = Long.parseLong(desk.id());
+    Web web = new Web(Live.reglet().address());
+    List<String> all = new ArrayList<>();
+    for (int i = 0; i < 20; i++) {
+      String ids = order(web, id, Map.of("ppi", String.valueOf(200 + i)));
+      if (!ids.isEmpty()) {
+        all.add(ids);
+      }
+    }
+    int most = 0;
+    for (boolean open = true; open; ) {
+      open = false;
+      int running = 0;
+      for (String ids : all) {
+        String state = state(web, id, ids);
+        open |= IDS.matcher(state).find();
+        running += state.contains("% made") ? 1 : 0;
+      }
+      most = Math.max(most, running);
+    }
+    assertThat(most)
+        .isLessThanOrEqualTo(4); // two, and those that began while others were asked for
+    for (int i = 0; i < 20; i++) {
+      assertThat(order(web, id, Map.of("ppi", String.valueOf(200 + i))))
+          .as("there at once")
+          .isEmpty();
+    }
+    desk.page.close();
+  }
+
+  @Test
+  public void whatWasChangedWhileItsFileWaitedIsNotMadeAsItWas() throws IOException {
+    Desk desk = Desk.atBench("Changed meanwhile", "A blurb.").layout("Ledger");
+    long id = Long.parseLong(desk.id());
+    Web web = new Web(Live.reglet().address());
+    order(web, id, Map.of("ppi", "601"));
+    order(web, id, Map.of("ppi", "602"));
+    String third = order(web, id, Map.of("ppi", "150"));
+    Web.Answer bench = web.get("/editions/" + id + "/bench");
+    String base = bench.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    web.post(
+        "/editions/" + id + "/bench/edits",
+        Map.of("edit", "remove", "piece", "title", "base", base));
+    assertThat(end(web, id, third)).contains("changed while this file waited");
+    desk.page.close();
+  }
+
+  @Test
+  public void whatCannotBeOrderedGetsASentence() throws IOException {
+    Desk desk = Desk.atBench("Not so", "A blurb.").layout("Ledger");
+    Web web = new Web(Live.reglet().address());
+    String at = "/editions/" + desk.id() + "/dispatch";
+    for (Map<String, String> wrong :
+        List.of(
+            Map.of("standard", "x3"),
+            Map.of("pages", "hat"),
+            Map.of("pages", "inside"),
+            Map.of("ppi", "5"),
+            Map.of("ppi", "90000"),
+            Map.of("ppi", "many"),
+            Map.of("marks", "stars"))) {
+      Web.Answer answer = web.post(at, wrong);
+      assertThat(answer.status()).as(wrong.toString()).isEqualTo(400);
+    }
+    assertThat(web.get(at + "/made?jobs=99999").status()).isEqualTo(404);
+    assertThat(web.get(at + "/file?job=99999").status()).isEqualTo(404);
+    assertThat(web.get(at + "/made?jobs=x").status()).isEqualTo(400);
+    // a job of another edition is not shown here
+    String ids = order(web, Long.parseLong(desk.id()), Map.of("ppi", "301"));
+    Desk other = Desk.atBench("Another", "A blurb.");
+    if (!ids.isEmpty()) {
+      assertThat(web.get("/editions/" + other.id() + "/dispatch/made?jobs=" + ids).status())
+          .isEqualTo(404);
+    }
+    other.page.close();
+    desk.page.close();
+  }
+
+  /** A kill in the middle: at the next start it is made, and no half file lies about. */
+  @Test
+  public void aJobThatWasKilledIsMadeAfterTheNextStart() throws Exception {
+    Path data = Files.createTempDirectory("killed");
+    try (Subject reglet = new Subject(data).quick()) {
+      reglet.start("--reglet.demo=true");
+      Web web = reglet.web();
+      String ids = order(web, 7, Map.of("ppi", "700"));
+      while (!state(web, 7, ids).contains(" % made")) {
+        Thread.yield();
+      }
+      reglet.kill();
+      assertThat(made(data)).as("nothing has its name yet").isEmpty();
+      reglet.start("--reglet.demo=true");
+      assertThat(end(reglet.web(), 7, ids)).contains("Made <b").contains("all 13 points");
+      try (var list = Files.list(data.resolve("made"))) {
+        assertThat(list).hasSize(1);
+      }
+    }
+  }
+
+  private static List<Path> made(Path data) throws IOException {
+    if (!Files.isDirectory(data.resolve("made"))) {
+      return List.of();
+    }
+    try (var list = Files.list(data.resolve("made"))) {
+      return list.filter(p -> !p.toString().endsWith(".part")).toList();
+    }
+  }
+
+  /**
+   * The disk fills while a file is written: that is said, and the one made before is still there.
+   */
+  @Test
+  public void aDiskThatFillsLeavesTheOldFileAndNoHalfOne() throws Exception {
+    try (Tmpfs disk = Tmpfs.of(150);
+        Subject reglet = new Subject(disk.path()).quick()) {
+      reglet.start("--reglet.demo=true");
+      Web web = reglet.web();
+      String old = end(web, 7, order(web, 7, Map.of("standard", "x4")));
+      String file = old.replaceAll("(?s).*(/editions/7/dispatch/file\\?job=\\d+).*", "$1");
+      assertThat(web.get(file).status()).isEqualTo(200);
+      // little is left, more than is asked for before it is begun
+      disk.fill(36_000_000);
+      String after = end(web, 7, order(web, 7, Map.of("ppi", "1200")));
+      assertThat(after).containsAnyOf("disk that holds Reglet’s data is full", "is full");
+      assertThat(web.get(file).status()).isEqualTo(200);
+      try (var list = Files.list(disk.path().resolve("made"))) {
+        assertThat(list).hasSize(1);
+      }
+      disk.empty();
+      assertThat(end(web, 7, order(web, 7, Map.of("ppi", "120")))).contains("Made <b");
+    }
+  }
+}
