@@ -14,6 +14,7 @@ import "./bench/palette.js";
 import "./bench/starts.js";
 import "./bench/cut.js";
 import "./bench/balance.js";
+import "./bench/proofed.js";
 import { rested } from "./bench/rest.js";
 import { view } from "./bench/view.js";
 

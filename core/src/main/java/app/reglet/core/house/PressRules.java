@@ -114,6 +114,22 @@ public record PressRules(
         names);
   }
 
+  /** The same with another limit of total ink, percent. */
+  public PressRules withMostInk(int percent) {
+    return new PressRules(
+        standard,
+        colours,
+        condition,
+        intent,
+        blackPoint,
+        percent,
+        richBlack,
+        outlines,
+        mostPpi,
+        asPicture,
+        names);
+  }
+
   /** The same with the whole sheet as one picture. */
   public PressRules asPicture(int ppi) {
     return new PressRules(

@@ -69,6 +69,29 @@ public final class PressInks {
     return most;
   }
 
+  /**
+   * How a colour of the screen comes out: as the profile brings it to the press, on white paper.
+   *
+   * @param rgb as it is printed, 0xRRGGBB
+   * @param apart how far that is from what was meant, ΔE2000
+   */
+  public record Reach(int rgb, double apart) {
+    /** Seen side by side, not looked for: common practice, no single source. */
+    private static final double SEEN = 3;
+
+    /** Whether it can be printed, so far as one sees. */
+    public boolean isWithin() {
+      return apart <= SEEN;
+    }
+  }
+
+  /** How a colour of the screen comes out. */
+  public Reach reach(int rgb) {
+    double[] xyz = profile.xyzOf(shares(table.packed(rgb)));
+    int printed = Srgb.rgb(xyz);
+    return new Reach(printed, Lab.ofScreen(rgb).apart(Lab.of(xyz[0], xyz[1], xyz[2])));
+  }
+
   /** Of an area. */
   public Colour.Cmyk area(Colour.Solid colour) {
     return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb()) ? grey(rgb.rgb()) : of(colour);

@@ -42,6 +42,15 @@ final class Srgb {
     return times(TO_XYZ, LIGHT[rgb >> 16 & 0xff], LIGHT[rgb >> 8 & 0xff], LIGHT[rgb & 0xff]);
   }
 
+  /** Values of XYZ, 0 to 1, each channel for itself within what a screen shows. */
+  static double[] values(double[] xyz) {
+    double[] linear = times(FROM_XYZ, xyz[0], xyz[1], xyz[2]);
+    for (int i = 0; i < 3; i++) {
+      linear[i] = value(Math.max(0, Math.min(1, linear[i])));
+    }
+    return linear;
+  }
+
   /** The nearest 0xRRGGBB of XYZ: each channel for itself, within what a screen shows. */
   static int rgb(double[] xyz) {
     double[] linear = times(FROM_XYZ, xyz[0], xyz[1], xyz[2]);
