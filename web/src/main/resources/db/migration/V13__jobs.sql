@@ -34,3 +34,11 @@ create table scheduled_tasks (
 create index scheduled_tasks_due on scheduled_tasks (execution_time);
 -- One state of a cover may be made in several ways, each a file of its own.
 alter table made_file alter column state varchar(200) not null;
+-- ICC profiles of presses that people brought, by the short name that rule sheets give.
+create table press_profile (
+  id varchar(60) primary key,
+  title varchar(200) not null,
+  sha varchar(64) not null,
+  icc blob not null,
+  added timestamp with time zone not null
+);

@@ -53,6 +53,23 @@ final class Desk {
         Map.of("blurb", blurb, "trim", "6 x 9 in", "pages", "320", "isbn", "978-0-306-40615-7"));
   }
 
+  /** A new title on its bench, at a house that takes sRGB: its file has the colours as they are. */
+  static Desk inScreenColours(String title, String blurb) {
+    return atBench(
+        title,
+        Map.of(
+            "blurb",
+            blurb,
+            "trim",
+            "6 x 9 in",
+            "pages",
+            "320",
+            "isbn",
+            "978-0-306-40615-7",
+            "house",
+            "whimbrel-digital"));
+  }
+
   /** A new title with these facts on its bench. */
   static Desk atBench(String title, Map<String, String> facts) {
     Desk desk = open();

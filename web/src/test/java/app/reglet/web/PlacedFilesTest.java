@@ -64,7 +64,7 @@ public class PlacedFilesTest {
   }
 
   private static Desk composed(String title) {
-    return Desk.atBench(title, "").layout("Ledger");
+    return Desk.inScreenColours(title, "").layout("Ledger");
   }
 
   private static void bring(Desk desk, FilePayload file) {

@@ -75,7 +75,7 @@ public class TitlesTest {
   }
 
   private String name(String id) throws IOException {
-    return web.post("/editions/" + id + "/dispatch", Map.of()).find("Download ([^\"]+\\.pdf)\"");
+    return web.post("/editions/" + id + "/dispatch", Map.of()).find("([a-z]+_wrap[^<>\"]+\\.pdf)");
   }
 
   @Test

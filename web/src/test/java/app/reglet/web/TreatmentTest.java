@@ -43,7 +43,7 @@ public class TreatmentTest {
   }
 
   private static Desk withPicture(String title, int... colours) throws IOException {
-    Desk desk = Desk.atBench(title, "");
+    Desk desk = Desk.inScreenColours(title, "");
     FilePayload file = picture(colours);
     desk.does(() -> desk.page.locator("#add-picture").setInputFiles(file));
     return desk;

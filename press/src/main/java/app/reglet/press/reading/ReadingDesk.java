@@ -1,6 +1,7 @@
 package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.colour.PressProfile;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
@@ -98,6 +99,7 @@ public final class ReadingDesk {
         case "drawing" -> drawing(file, budget, asked, out);
         case "font" -> out.putPOJO("font", FontOrders.read(file, budget, asked));
         case "cut" -> out.putPOJO("cut", FontOrders.cut(file, budget, asked));
+        case "profile" -> PressProfile.of(file.all());
         default -> picture(file, budget, asked, out);
       }
     } catch (Refusal r) {

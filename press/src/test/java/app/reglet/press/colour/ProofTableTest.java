@@ -44,10 +44,9 @@ public class ProofTableTest {
     Path in = Files.writeString(Files.createTempFile("in", ".txt"), typed);
     String said =
         Tool.ok(
-            "sh",
-            "-c",
-            "transicc -n -i " + icc + " -o *sRGB -t " + (paper ? 3 : 1) + " < " + in);
-    String[] lines = said.lines().filter(l -> l.matches("[-\\d. e]*\\d[-\\d. e]*")).toArray(String[]::new);
+            "sh", "-c", "transicc -n -i " + icc + " -o *sRGB -t " + (paper ? 3 : 1) + " < " + in);
+    String[] lines =
+        said.lines().filter(l -> l.matches("[-\\d. e]*\\d[-\\d. e]*")).toArray(String[]::new);
     assertThat(lines).hasSize(200);
     double sum = 0;
     double most = 0;
@@ -87,8 +86,7 @@ public class ProofTableTest {
   @Test
   public void aColourOutOfReachIsToldFromOneWithin() {
     PressInks inks =
-        PressInks.of(
-            OutputCondition.COATED.profile(), app.reglet.core.house.PressRules.SCREEN);
+        PressInks.of(OutputCondition.COATED.profile(), app.reglet.core.house.PressRules.SCREEN);
     assertThat(inks.reach(0x00ff00).isWithin()).isFalse();
     assertThat(inks.reach(0x0000ff).isWithin()).isFalse();
     assertThat(inks.reach(0x8a6d5b).isWithin()).isTrue();

@@ -10,9 +10,11 @@ import app.reglet.core.measure.Length;
 import app.reglet.press.art.Rect;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.web.pictures.PictureStore;
+import app.reglet.web.proof.Proofs;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -33,8 +35,10 @@ class PaletteController {
   private final Covers covers;
   private final Benching benching;
   private final PictureStore pictures;
+  private final Proofs proofs;
 
-  PaletteController(Covers covers, Benching benching, PictureStore pictures) {
+  PaletteController(Covers covers, Benching benching, PictureStore pictures, Proofs proofs) {
+    this.proofs = proofs;
     this.pictures = pictures;
     this.covers = covers;
     this.benching = benching;
@@ -50,7 +54,20 @@ class PaletteController {
       Model model) {
     Cover cover = benching.of(covers.edition(id), Benching.side(side), viewer);
     model.addAttribute("palette", PaletteView.of(cover, base, picture(cover, chosen)));
+    model.addAttribute("beyond", beyond(cover));
     return "palette :: offers";
+  }
+
+  /** Colours that the house's press can't print as they are; none for a shop or unknown inks. */
+  private List<Beyond> beyond(Cover cover) {
+    if (cover.edition().getBinding().isInPixels()) {
+      return List.of();
+    }
+    try {
+      return Beyond.of(cover, proofs.inks(cover));
+    } catch (Refusal noProfile) {
+      return List.of();
+    }
   }
 
   /**

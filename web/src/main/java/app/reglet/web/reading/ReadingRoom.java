@@ -128,6 +128,16 @@ public class ReadingRoom implements DisposableBean {
   }
 
   /**
+   * Looks at an ICC profile of a press.
+   *
+   * @throws Refusal when it can't be used, with why
+   * @throws Busy when too many files are being read
+   */
+  public void profile(Path file) {
+    ask(file, Map.of("kind", "profile"));
+  }
+
+  /**
    * Reads a font and writes its faces.
    *
    * @param name what its file is called
