@@ -117,4 +117,47 @@ public class PartsTest {
     paper.page.close();
     desk.page.close();
   }
+
+  /**
+   * A white cover has no edge in a shop: that is said when the hand rests, and mended in one act.
+   */
+  @Test
+  public void aPaleEbookCoverIsOfferedAHairline() throws IOException {
+    Desk desk = Desk.open().makeTitle("White on white", "Edda Marsh");
+    desk.choose("house", "lantern-shelf");
+    desk.bench();
+    desk.does(
+        () -> {
+          desk.page.locator("#g-colour").fill("#fdfdfb");
+          desk.page.keyboard().press("Enter");
+        });
+    assertThat(desk.page.locator("#notes"))
+        .containsText("100 % of the cover’s edge is nearly white");
+    desk.does(
+        () ->
+            desk.page
+                .locator(
+                    "#notes button",
+                    new Page.LocatorOptions().setHasText("Draw a hairline round it"))
+                .click());
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    assertThat(desk.page.locator("main")).not().containsText("nearly white");
+    desk.page.locator("#make").click();
+    BufferedImage made =
+        ImageIO.read(
+            desk.page
+                .waitForDownload(() -> desk.page.locator("#download").click())
+                .path()
+                .toFile());
+    for (int[] way :
+        new int[][] {{1, 0, 0, 700}, {-1, 0, made.getWidth() - 1, 700}, {0, 1, 500, 0}}) {
+      int darkest = 255;
+      for (int i = 0; i < 6; i++) {
+        darkest = Math.min(darkest, made.getRGB(way[2] + i * way[0], way[3] + i * way[1]) & 0xff);
+      }
+      assertThat(darkest).as("from %s, %s", way[2], way[3]).isLessThan(190);
+    }
+    assertThat(made.getRGB(20, 700) & 0xff).isGreaterThan(245);
+    desk.page.close();
+  }
 }

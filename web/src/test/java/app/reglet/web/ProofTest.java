@@ -129,11 +129,12 @@ public class ProofTest {
   @Test
   public void aProfileOfOnesOwnIsAddedUsedAndTakenAway() throws IOException {
     Desk desk = Desk.atBench("On our own paper", "").layout("Ledger");
+    String id = desk.id();
     add(desk, "Our laid paper", OutputCondition.UNCOATED.profile().bytes());
     assertThat(desk.page.locator("main tbody tr")).hasCount(4);
     assertThat(desk.page.locator("main")).containsText("our-laid-paper");
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    desk.page.navigate("/editions/" + id + "/dispatch");
     assertThat(desk.page.locator("#part-colours option[value=our-laid-paper]")).hasCount(1);
     byte[] tif =
         desk.page
@@ -141,7 +142,7 @@ public class ProofTest {
             .request()
             .get(
                 "/editions/"
-                    + desk.id()
+                    + id
                     + "/part?part=front&format=tiff&size=100+px&colours=our-laid-paper")
             .body();
     assertThat(ImageIO.read(new ByteArrayInputStream(tif)).getRaster().getNumBands()).isEqualTo(4);

@@ -301,4 +301,10 @@ public final class FindingText implements Found.Visitor<String> {
   public String wordsOffCover(Found.WordsOffCover f) {
     return quoted(f.name()) + " lies off the cover.";
   }
+
+  @Override
+  public String paleEdge(Found.PaleEdge f) {
+    return Math.round(100 * f.share())
+        + " % of the cover’s edge is nearly white: on a shop’s white page it has no edge.";
+  }
 }

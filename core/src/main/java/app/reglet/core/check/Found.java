@@ -27,7 +27,8 @@ public sealed interface Found
         Found.WordsOutsideSafe,
         Found.WordsOffCover,
         Found.FontsMissing,
-        Found.OnGlue {
+        Found.OnGlue,
+        Found.PaleEdge {
   /** Stable name of what was found, {@code words-outside-safe}. */
   String code();
 
@@ -85,6 +86,8 @@ public sealed interface Found
     R nearMiss(NearMiss found);
 
     R onGlue(OnGlue found);
+
+    R paleEdge(PaleEdge found);
   }
 
   /** Words have no room in their box. */
@@ -251,6 +254,23 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.wordsOffCover(this);
+    }
+  }
+
+  /**
+   * A cover for screens has nearly no edge on a white page.
+   *
+   * @param share of its edge that is nearly white, 0 to 1
+   */
+  record PaleEdge(double share) implements Found {
+    @Override
+    public String code() {
+      return "pale-edge";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.paleEdge(this);
     }
   }
 }

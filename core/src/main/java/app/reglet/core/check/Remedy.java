@@ -57,6 +57,8 @@ public sealed interface Remedy {
 
       R whitePanel(WhitePanel remedy);
 
+      R hairline(Hairline remedy);
+
       R setIn(SetIn remedy);
 
       R placeCredits(PlaceCredits remedy);
@@ -236,6 +238,24 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.takeOff(this);
+    }
+  }
+
+  /** Draw a thin line round a cover for screens. */
+  record Hairline() implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.empty();
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Draw a hairline round it";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.hairline(this);
     }
   }
 

@@ -5,6 +5,7 @@ import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
@@ -18,6 +19,8 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   private static final Length AIR = Length.mm("1");
 
   private static final Length LEAST = Length.mm("5");
+  private static final int HAIRLINES = 400;
+  private static final int HAIRLINE = 0x9aa0a4;
   private static final Length CREDIT = Length.pt("7");
   private static final Length CREDIT_HIGH = Length.mm("6");
   private static final Length LEAST_LINE = Length.mm("30");
@@ -86,6 +89,28 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
             p.content() instanceof Content.Barcode b
                 ? p.withContent(b.withPanel(Colour.WHITE))
                 : p);
+  }
+
+  /** As wide as it is still seen when a shop shows the cover small: a 400th of its width. */
+  @Override
+  public Design hairline(Remedy.Hairline r) {
+    Region front = Region.trim(PanelKind.FRONT);
+    Length wide =
+        wrap.box(front).orElseThrow().width().dividedBy(HAIRLINES).max(Length.of(1, Unit.PX));
+    Piece line =
+        new Piece(
+            design.freeId("hairline"),
+            "Hairline",
+            Placement.upright(Anchors.filling(front)),
+            Appearance.PLAIN,
+            new Content.Shape(
+                Figure.RECTANGLE,
+                null,
+                new Stroke(
+                    Paint.of(new Colour.Rgb(HAIRLINE)), wide, List.of(), Stroke.Side.INSIDE)),
+            true,
+            false);
+    return design.changed(PrintedSide.OUTSIDE, c -> c.plus(line));
   }
 
   @Override

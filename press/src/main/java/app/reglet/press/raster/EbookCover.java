@@ -1,13 +1,17 @@
 package app.reglet.press.raster;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.design.LinearLight;
 import app.reglet.core.house.FileRules;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Pixels;
+import app.reglet.press.art.Rect;
 import app.reglet.press.picture.ScreenPicture;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.function.Function;
 import javax.imageio.ImageIO;
 
 /**
@@ -27,6 +31,11 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   private static final int BEST = 95;
 
   private static final int LEAST = 50;
+
+  /** Pixels of a width that is small, and what counts as nearly white there. */
+  private static final int SMALL = 400;
+
+  private static final double PALE = 0.8;
 
   /**
    * Makes the file.
@@ -78,6 +87,24 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   /** The picture of a cover as its file has it before it is packed. */
   public static BufferedImage image(Artwork artwork) {
     return ArtworkRaster.render(artwork, PPI);
+  }
+
+  /** The share of a cover's edge that is nearly white, 0 to 1: one pixel of every 500th part. */
+  public static double paleEdge(Artwork artwork, Function<Pixels.Stored, BufferedImage> pictures) {
+    BufferedImage image =
+        ArtworkRaster.render(artwork, Rect.of(artwork.wrap().sheetBox()), SMALL, pictures);
+    int w = image.getWidth();
+    int h = image.getHeight();
+    int all = 0;
+    int pale = 0;
+    for (int y = 0; y < h; y++) {
+      boolean side = y > 0 && y < h - 1;
+      for (int x = 0; x < w; x += side ? w - 1 : 1) {
+        all++;
+        pale += LinearLight.luminance(image.getRGB(x, y) & 0xffffff) > PALE ? 1 : 0;
+      }
+    }
+    return (double) pale / all;
   }
 
   static BufferedImage decoded(byte[] jpeg) {

@@ -1,11 +1,13 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.check.EdgeSeen;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.NearMisses;
 import app.reglet.core.check.Seen;
 import app.reglet.core.check.WordsStandOut;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.raster.ContrastMeter;
+import app.reglet.press.raster.EbookCover;
 import app.reglet.web.pictures.PictureStore;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,6 +25,7 @@ public class StandingOut {
   private static final int MOST_KEPT = 60;
 
   private final Latest<List<Seen>> kept = new Latest<>(MOST_KEPT);
+  private final Latest<Double> edges = new Latest<>(MOST_KEPT);
   private final PictureStore pictures;
 
   StandingOut(PictureStore pictures) {
@@ -40,6 +43,11 @@ public class StandingOut {
         k -> ContrastMeter.measure(art, PPI, pictures::shown));
   }
 
+  private double pale(Cover cover, Artwork art) {
+    return edges.computeIfAbsent(
+        Fronts.key(cover.edition()), k -> EbookCover.paleEdge(art, pictures::shown));
+  }
+
   /** The cover with what is found of it besides. */
   public Cover with(Cover cover) {
     Optional<Artwork> art = cover.art();
@@ -48,6 +56,9 @@ public class StandingOut {
     }
     List<Finding> findings = new ArrayList<>(cover.findings());
     findings.addAll(WordsStandOut.find(art.get().laid(), of(cover, art.get())));
+    if (cover.edition().getBinding().isInPixels()) {
+      findings.addAll(EdgeSeen.find(pale(cover, art.get()), cover.sheet()));
+    }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
     return cover.with(findings);
   }
