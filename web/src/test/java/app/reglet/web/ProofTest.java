@@ -184,4 +184,34 @@ public class ProofTest {
     assertThat(web.get("/editions/99999/proof").status()).isEqualTo(404);
     desk.page.close();
   }
+
+  /** A swatch in an ink of its own: a plate in the file. */
+  @Test
+  public void aSwatchInAnInkOfItsOwnIsAPlateInThePressFile() throws IOException {
+    Desk desk = Desk.atBench("In a fifth ink", "");
+    desk.page.locator("#leaf-palette > summary").click();
+    desk.does(
+        () -> {
+          desk.page.locator("#swatch-form input[name=name]").fill("Sea");
+          desk.page
+              .locator("#swatch-form input[name=colour]")
+              .fill("spot(Sea green, 80, 10, 45, 0)");
+          desk.page.keyboard().press("Enter");
+        });
+    desk.does(
+        () -> {
+          desk.page.locator("#g-colour").fill("swatch(Sea)");
+          desk.page.keyboard().press("Enter");
+        });
+    byte[] file =
+        desk.page.context().request().get("/editions/" + desk.id() + "/press-file").body();
+    try (var d = org.apache.pdfbox.Loader.loadPDF(file)) {
+      var resources = d.getPage(0).getResources();
+      var space = resources.getColorSpace(resources.getColorSpaceNames().iterator().next());
+      assertThat(space).isInstanceOf(org.apache.pdfbox.pdmodel.graphics.color.PDSeparation.class);
+      assertThat(((org.apache.pdfbox.pdmodel.graphics.color.PDSeparation) space).getColorantName())
+          .isEqualTo("Sea green");
+    }
+    desk.page.close();
+  }
 }

@@ -5,7 +5,7 @@ import java.util.stream.DoubleStream;
 
 /**
  * A colour of the design: given directly in a space of its own, or by the name it has in the
- * design's palette. A further space (a spot ink) is a further {@link Solid}.
+ * design's palette.
  */
 public sealed interface Colour permits Colour.Solid, Colour.Swatch {
   Rgb WHITE = new Rgb(0xffffff);
@@ -19,8 +19,8 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
 
   /**
    * Reads {@code #1f4b4d}, {@code #abc}, {@code rgb(31, 75, 77)}, {@code cmyk(60, 40, 40, 100)}
-   * also as {@code C60 M40 Y40 K100} or {@code 60/40/40/100}, {@code gray(50)}, {@code
-   * swatch(Ink)}.
+   * also as {@code C60 M40 Y40 K100} or {@code 60/40/40/100}, {@code gray(50)}, {@code spot(Sea
+   * green, 80, 10, 45, 0)} and with a tint at its end, {@code swatch(Ink)}.
    *
    * @throws Refusal when it is none of these
    */
@@ -37,7 +37,7 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
   }
 
   /** A colour that says itself what is printed. */
-  sealed interface Solid extends Colour permits Rgb, Cmyk, Gray {
+  sealed interface Solid extends Colour permits Rgb, Cmyk, Gray, Spot {
     /** Hands itself to the method of its space. */
     <R> R accept(Visitor<R> visitor);
 
@@ -67,6 +67,11 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
             @Override
             public Integer gray(Gray c) {
               return c.black() == 0 ? 0 : 1;
+            }
+
+            @Override
+            public Integer spot(Spot c) {
+              return c.tint() == 0 ? 0 : 1;
             }
           });
     }
@@ -101,6 +106,8 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
     R cmyk(Cmyk colour);
 
     R gray(Gray colour);
+
+    R spot(Spot colour);
   }
 
   /**
@@ -203,6 +210,60 @@ public sealed interface Colour permits Colour.Solid, Colour.Swatch {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.gray(this);
+    }
+  }
+
+  /**
+   * An ink of its own, on a plate of its own (a Separation, ISO 32000-1, 8.6.6.4).
+   *
+   * @param name of the ink, as its plate is called
+   * @param alternate what stands for it in full where there is no such plate
+   * @param tint 0 (none) to 100 percent
+   */
+  record Spot(String name, Cmyk alternate, double tint) implements Solid {
+    private static final java.util.Set<String> TAKEN =
+        java.util.Set.of("all", "none", "cyan", "magenta", "yellow", "black");
+
+    public Spot {
+      if (name.isBlank() || name.length() > 60 || name.matches(".*[(),#].*")) {
+        throw new Refusal(
+            "“" + name + "” is no name of an ink: 1 to 60 characters without ( ) , and #.");
+      }
+      if (TAKEN.contains(name.toLowerCase(java.util.Locale.ROOT))) {
+        throw new Refusal(
+            "“" + name + "” is what a plate of another kind is called: name the ink otherwise.");
+      }
+      percent(tint);
+    }
+
+    /** What stands for it, as much as there is of it. */
+    public Cmyk inFour() {
+      double by = tint / 100;
+      return new Cmyk(
+          alternate.cyan() * by,
+          alternate.magenta() * by,
+          alternate.yellow() * by,
+          alternate.black() * by);
+    }
+
+    @Override
+    public String text() {
+      return "spot("
+          + name
+          + ", "
+          + alternate.text().substring("cmyk(".length(), alternate.text().length() - 1)
+          + (tint == 100 ? "" : ", " + ColourParser.plain(tint))
+          + ")";
+    }
+
+    @Override
+    public int onScreen() {
+      return inFour().onScreen();
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.spot(this);
     }
   }
 

@@ -30,6 +30,18 @@ final class ColourParser {
   private static final Pattern SWATCH =
       Pattern.compile("swatch\\s*\\(\\s*([^()#]+?)\\s*\\)", Pattern.CASE_INSENSITIVE);
 
+  private static final Pattern SPOT =
+      Pattern.compile(
+          "spot\\s*\\(\\s*([^(),#]+?)\\s*,\\s*"
+              + three(FIGURE)
+              + SEP
+              + FIGURE
+              + "(?:"
+              + SEP
+              + FIGURE
+              + ")?\\s*\\)",
+          Pattern.CASE_INSENSITIVE);
+
   private ColourParser() {}
 
   private static String three(String figure) {
@@ -41,6 +53,13 @@ final class ColourParser {
     Matcher swatch = SWATCH.matcher(bare);
     if (swatch.matches()) {
       return new Colour.Swatch(swatch.group(1));
+    }
+    Matcher spot = SPOT.matcher(bare);
+    if (spot.matches()) {
+      return new Colour.Spot(
+          spot.group(1),
+          new Colour.Cmyk(figure(spot, 2), figure(spot, 3), figure(spot, 4), figure(spot, 5)),
+          spot.group(6) == null ? 100 : figure(spot, 6));
     }
     String text = bare.toLowerCase(Locale.ROOT);
     Matcher m = HEX.matcher(text);
@@ -64,7 +83,7 @@ final class ColourParser {
     throw new Refusal(
         "“"
             + shortened(bare)
-            + "” is no colour: write # and six digits from 0 to f such as #2b3f4a, rgb(43, 63, 74), four percentages of ink such as cmyk(60, 40, 40, 100), or gray(50).");
+            + "” is no colour: write # and six digits from 0 to f such as #2b3f4a, rgb(43, 63, 74), four percentages of ink such as cmyk(60, 40, 40, 100), gray(50), or an ink of its own such as spot(Sea green, 80, 10, 45, 0).");
   }
 
   private static String shortened(String typed) {

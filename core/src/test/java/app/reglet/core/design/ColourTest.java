@@ -58,4 +58,24 @@ public class ColourTest {
         .hasMessageEndingWith(".")
         .satisfies(e -> assertThat(e.getMessage().length()).isLessThan(300));
   }
+
+  @Test
+  public void anInkOfItsOwnIsReadAsItIsWritten() {
+    Colour.Spot sea = new Colour.Spot("Sea green 3", new Colour.Cmyk(80, 10, 45.5, 0), 100);
+    assertThat(sea.text()).isEqualTo("spot(Sea green 3, 80, 10, 45.5, 0)");
+    assertThat(Colour.parse(sea.text())).isEqualTo(sea);
+    Colour.Spot half = new Colour.Spot("Sea green 3", sea.alternate(), 50);
+    assertThat(Colour.parse(half.text())).isEqualTo(half);
+    assertThat(half.inFour()).isEqualTo(new Colour.Cmyk(40, 5, 22.75, 0));
+    assertThat(half.inks()).isEqualTo(1);
+    assertThat(Colour.parse("SPOT( Rust ,0 80 90 10 )"))
+        .isEqualTo(new Colour.Spot("Rust", new Colour.Cmyk(0, 80, 90, 10), 100));
+    for (String wrong :
+        new String[] {
+          "spot(Cyan, 100, 0, 0, 0)", "spot(all, 0, 0, 0, 100)", "spot(, 1, 2, 3, 4)",
+          "spot(Rust, 1, 2, 3)", "spot(Rust, 1, 2, 3, 400)", "spot(Rust, 1, 2, 3, 4, 101)"
+        }) {
+      assertThatThrownBy(() -> Colour.parse(wrong)).as(wrong).isInstanceOf(Refusal.class);
+    }
+  }
 }

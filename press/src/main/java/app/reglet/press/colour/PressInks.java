@@ -146,6 +146,11 @@ public final class PressInks {
           public Colour.Cmyk gray(Colour.Gray c) {
             return new Colour.Cmyk(0, 0, 0, c.black());
           }
+
+          @Override
+          public Colour.Cmyk spot(Colour.Spot c) {
+            return within(c.inFour());
+          }
         });
   }
 

@@ -104,7 +104,15 @@ public final class Inking {
     return mark; // labels are of drawings
   }
 
+  /** An ink of its own stays on its plate. */
+  private static boolean isSpot(Fill fill) {
+    return fill instanceof Fill.Flat flat && flat.colour() instanceof Colour.Spot;
+  }
+
   private Fill filled(Mark.Path p) {
+    if (isSpot(p.fill())) {
+      return p.fill();
+    }
     if (p.fill() instanceof Fill.Flat flat
         && p.shape() instanceof Rectangle2D r
         && Math.min(r.getWidth(), r.getHeight()) >= LEAST_GROUND) {
@@ -122,10 +130,15 @@ public final class Inking {
   }
 
   private Fill small(Fill fill) {
-    return fill instanceof Fill.Flat flat ? Fill.of(inks.small(flat.colour())) : line(fill);
+    return fill instanceof Fill.Flat flat && !isSpot(fill)
+        ? Fill.of(inks.small(flat.colour()))
+        : line(fill);
   }
 
   private Fill line(Fill fill) {
+    if (isSpot(fill)) {
+      return fill;
+    }
     return fill instanceof Fill.Flat flat
         ? Fill.of(inks.line(flat.colour()))
         : fill == null ? null : graded(fill);

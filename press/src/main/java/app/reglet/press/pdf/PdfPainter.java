@@ -80,7 +80,7 @@ final class PdfPainter implements Painter {
       return;
     }
     if (p.pen().fill() instanceof Fill.Flat flat) {
-      Inks.pen(op(), p.pen(), flat.colour());
+      Inks.pen(op(), resources(), p.pen(), flat.colour());
       op().path(p.shape());
       op().op("S");
     } else {
@@ -93,7 +93,7 @@ final class PdfPainter implements Painter {
         new Fill.Visitor<Void>() {
           @Override
           public Void flat(Fill.Flat flat) {
-            Inks.colour(op(), flat.colour(), false);
+            Inks.colour(op(), resources(), flat.colour(), false);
             op().path(shape);
             op().op(Operators.byRule("f", shape));
             return null;
@@ -132,11 +132,11 @@ final class PdfPainter implements Painter {
       return;
     }
     if (g.fill() instanceof Fill.Flat flat) {
-      Inks.colour(op(), flat.colour(), false);
+      Inks.colour(op(), resources(), flat.colour(), false);
       boolean outlined = g.outline() != null && g.outline().fill() instanceof Fill.Flat;
       if (outlined) {
         op().op("q");
-        Inks.pen(op(), g.outline(), ((Fill.Flat) g.outline().fill()).colour());
+        Inks.pen(op(), resources(), g.outline(), ((Fill.Flat) g.outline().fill()).colour());
         op().op("Tr", Operators.number(2));
       }
       PdfText.show(g, parts.fonts(), op(), resources());

@@ -326,4 +326,62 @@ public class PlatesTest {
     }
     assertThat(sum / (4.0 * a.getWidth() * a.getHeight())).isLessThan(2);
   }
+
+  /**
+   * On its own plate, none of it on the four; where something translucent meets it, on the four.
+   */
+  @Test
+  public void anInkOfItsOwnHasAPlateOfItsOwnInEveryStandard() throws IOException {
+    Colour.Spot sea = new Colour.Spot("Sea green", new Colour.Cmyk(80, 10, 45, 0), 100);
+    Artwork art =
+        art(
+            Ground.plain(Colour.WHITE),
+            null,
+            piece("full", 20, 20, 60, 40, shape(sea)),
+            piece("half", 20, 70, 60, 40, shape(new Colour.Spot(sea.name(), sea.alternate(), 50))),
+            piece("type", 100, 20, 90, 20, words("In an ink", "30", sea)));
+    for (Standard standard : Standard.values()) {
+      Path pdf = PressFiles.make(art, PressFiles.making(PressFiles.rules(standard, 300)));
+      assertThat(app.reglet.press.inspect.PressStandard.broken(pdf, standard)).isEmpty();
+      try (PDDocument d = Loader.loadPDF(pdf.toFile())) {
+        assertThat(d.getPage(0).getResources().getColorSpaceNames()).as("once").hasSize(1);
+      }
+      Path tif = pdf.resolveSibling("sep.tif");
+      Tool.ok(
+          "gs",
+          "-q",
+          "-dNOPAUSE",
+          "-dBATCH",
+          "-dSAFER",
+          "-sDEVICE=tiffsep",
+          "-r72",
+          "-sOutputFile=" + tif,
+          pdf.toString());
+      assertThat(gray(tif, "Sea green", 50, 40)).as("full").isZero();
+      assertThat(gray(tif, "Sea green", 50, 90)).as("half").isBetween(120, 135);
+      assertThat(gray(tif, "Sea green", 5, 5)).as("bare").isEqualTo(255);
+      for (String plate : new String[] {"Cyan", "Magenta", "Yellow", "Black"}) {
+        assertThat(gray(tif, plate, 50, 40)).as(plate).isEqualTo(255);
+      }
+    }
+  }
+
+  private static int gray(Path tif, String plate, double x, double y) {
+    String said =
+        Tool.ok(
+            "convert",
+            tif.resolveSibling("sep(" + plate + ").tif").toString(),
+            "-colorspace",
+            "gray",
+            "-depth",
+            "8",
+            "-format",
+            "%[fx:round(255*p{"
+                + (int) (x * 72 / MM_PER_INCH)
+                + ","
+                + (int) (y * 72 / MM_PER_INCH)
+                + "})]",
+            "info:");
+    return Integer.parseInt(said.strip());
+  }
 }
