@@ -45,7 +45,9 @@ public class RuleFieldsTest {
 
   private static RuleSheet stated(String id) {
     return RuleSheetReader.read(
-        Houses.text(id).replace("\"tolerance\":", "\"pageSize\": \"stated\", \"tolerance\":"));
+        Houses.text(id)
+            .replace("\"pageSize\": \"stated\",", "")
+            .replace("\"tolerance\":", "\"pageSize\": \"stated\", \"tolerance\":"));
   }
 
   private static Specification pages(int pages) {
