@@ -32,7 +32,9 @@ public class Screenshots {
   public void take() throws Exception {
     shot("titles", "/titles");
     shot("house", "/houses/osier-row");
-    shot("houses", "/houses");
+    page.navigate("/editions/5/proof?view=ink");
+    page.waitForFunction("() => document.getElementById('proofed').complete");
+    shot("proof");
     shot("docket", "/editions/2/docket");
     shot("what-if", "/editions/4/what-if");
     shot("side-by-side", "/editions/1/side-by-side");

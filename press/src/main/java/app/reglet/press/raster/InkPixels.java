@@ -8,6 +8,7 @@ import app.reglet.press.colour.PressInks;
 import app.reglet.press.picture.PixelRow;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -25,6 +26,8 @@ import java.util.stream.Stream;
  * @param alpha one byte a pixel; null where nothing shows through
  */
 public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
+  private static final double MUCH_LARGER = 1.3;
+
   /**
    * Draws marks.
    *
@@ -77,8 +80,16 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
     g.scale(width / area.width(), height / area.height());
     g.translate(-area.x(), -area.y());
     UnaryOperator<BufferedImage> seen = i -> separated(i, inks, black);
-    new RasterPainter(image, g, c -> light(inks, c, black), null, s -> pictures.of(s, black), seen)
-        .paint(marks);
+    new RasterPainter(
+        image, g, c -> light(inks, c, black), null, s -> pictures.of(s, black), seen) {
+      /** Where pixels are drawn larger there is nothing sharp to keep, and it takes a third. */
+      @Override
+      Object interpolation(double larger) {
+        return larger > MUCH_LARGER
+            ? RenderingHints.VALUE_INTERPOLATION_BILINEAR
+            : RenderingHints.VALUE_INTERPOLATION_BICUBIC;
+      }
+    }.paint(marks);
     g.dispose();
     return image;
   }

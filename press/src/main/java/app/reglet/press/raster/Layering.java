@@ -58,7 +58,19 @@ final class Layering {
     return (0.3 * (rgb >> 16 & 0xff) + 0.59 * (rgb >> 8 & 0xff) + 0.11 * (rgb & 0xff)) / 255;
   }
 
+  /** One channel of something laid on what hides all below it. */
+  private static int mean(int top, int bottom, int shift, double a) {
+    int under = bottom >> shift & 0xff;
+    return (int) (under + a * ((top >> shift & 0xff) - under) + 0.5) << shift;
+  }
+
   private static int laid(int top, int bottom, double a, boolean multiply) {
+    if (bottom >>> 24 == 255 && !multiply) {
+      return 0xff000000
+          | mean(top, bottom, 16, a)
+          | mean(top, bottom, 8, a)
+          | mean(top, bottom, 0, a);
+    }
     double ab = (bottom >>> 24) / 255.0;
     double ar = a + ab - a * ab;
     int out = (int) Math.round(ar * 255) << 24;

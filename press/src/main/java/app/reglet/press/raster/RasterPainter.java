@@ -229,16 +229,26 @@ class RasterPainter implements Painter {
                   }
                 });
     t.scale(1.0 / pixels.getWidth(), 1.0 / pixels.getHeight());
-    boolean smooth = i.pixels() instanceof Pixels.Made; // there is nothing finer in it
-    if (smooth) {
-      g().setRenderingHint(
-              RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-    }
+    AffineTransform there = g().getTransform();
+    there.concatenate(t);
+    // there is nothing finer in what the composer made
+    Object how =
+        i.pixels() instanceof Pixels.Made
+            ? RenderingHints.VALUE_INTERPOLATION_BILINEAR
+            : interpolation(Math.sqrt(Math.abs(there.getDeterminant())));
+    g().setRenderingHint(RenderingHints.KEY_INTERPOLATION, how);
     g().drawImage(pixels, t, null);
-    if (smooth) {
-      g().setRenderingHint(
-              RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
-    }
+    g().setRenderingHint(
+            RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+  }
+
+  /**
+   * How pixels of a stored picture are drawn.
+   *
+   * @param larger pixels for one of its own
+   */
+  Object interpolation(double larger) {
+    return RenderingHints.VALUE_INTERPOLATION_BICUBIC;
   }
 
   /** Draws the marks themselves, as fine as what they are drawn on. */
