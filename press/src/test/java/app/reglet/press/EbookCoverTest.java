@@ -189,4 +189,23 @@ public class EbookCoverTest {
     assertThat(image.getRGB(100, 1500) & 0xffffff).isEqualTo(0x0000ff);
     assertThat(image.getRGB(900, 1500) & 0xffffff).isEqualTo(0xffffff);
   }
+
+  /** Read by ImageMagick: the profile of sRGB, and XMP with title and author. */
+  @Test
+  public void theFileSaysItsProfileItsTitleAndItsAuthor() throws IOException {
+    EbookCover cover = EbookCover.make(Specimen.on(screen("1000 x 1600 px")), upTo(5));
+    Path file = Tool.file("cover.jpg", cover.file());
+    assertThat(Tool.ok("identify", "-format", "%m %w %h %[colorspace]", file.toString()))
+        .startsWith("JPEG 1000 1600 sRGB");
+    Path icc = file.resolveSibling("cover.icc");
+    Tool.ok("convert", file.toString(), icc.toString());
+    assertThat(java.nio.file.Files.readAllBytes(icc))
+        .isEqualTo(
+            java.awt.color.ICC_Profile.getInstance(java.awt.color.ColorSpace.CS_sRGB).getData());
+    Path xmp = file.resolveSibling("cover.xmp");
+    Tool.ok("convert", file.toString(), xmp.toString());
+    assertThat(java.nio.file.Files.readString(xmp))
+        .contains(Specimen.BOOK.title())
+        .contains(Specimen.BOOK.author());
+  }
 }

@@ -139,7 +139,7 @@ public class JobsTest {
     Web web = new Web(Live.reglet().address());
     List<String> all = new ArrayList<>();
     for (int i = 0; i < 20; i++) {
-      String ids = order(web, id, Map.of("ppi", String.valueOf(200 + i)));
+      String ids = order(web, id, Map.of("ppi", String.valueOf(110 + i)));
       if (!ids.isEmpty()) {
         all.add(ids);
       }
@@ -158,7 +158,7 @@ public class JobsTest {
     assertThat(most)
         .isLessThanOrEqualTo(4); // two, and those that began while others were asked for
     for (int i = 0; i < 20; i++) {
-      assertThat(order(web, id, Map.of("ppi", String.valueOf(200 + i))))
+      assertThat(order(web, id, Map.of("ppi", String.valueOf(110 + i))))
           .as("there at once")
           .isEmpty();
     }
@@ -170,8 +170,8 @@ public class JobsTest {
     Desk desk = Desk.atBench("Changed meanwhile", "A blurb.").layout("Ledger");
     long id = Long.parseLong(desk.id());
     Web web = new Web(Live.reglet().address());
-    order(web, id, Map.of("ppi", "601"));
-    order(web, id, Map.of("ppi", "602"));
+    order(web, id, Map.of("ppi", "420"));
+    order(web, id, Map.of("ppi", "421"));
     String third = order(web, id, Map.of("ppi", "150"));
     Web.Answer bench = web.get("/editions/" + id + "/bench");
     String base = bench.find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
@@ -220,7 +220,7 @@ public class JobsTest {
     try (Subject reglet = new Subject(data).quick()) {
       reglet.start("--reglet.demo=true");
       Web web = reglet.web();
-      String ids = order(web, 7, Map.of("ppi", "700"));
+      String ids = order(web, 7, Map.of("ppi", "450"));
       while (!state(web, 7, ids).contains(" % made")) {
         Thread.yield();
       }
@@ -266,5 +266,80 @@ public class JobsTest {
       disk.empty();
       assertThat(end(web, 7, order(web, 7, Map.of("ppi", "120")))).contains("Made <b");
     }
+  }
+
+  private static void publish(Desk desk, String id, int megabytes) throws IOException {
+    String sheet =
+        new String(
+                JobsTest.class.getResourceAsStream("/houses/gannet-and-gauge.json").readAllBytes(),
+                java.nio.charset.StandardCharsets.UTF_8)
+            .replace("\"gannet-and-gauge\"", "\"" + id + "\"")
+            .replace("Gannet & Gauge", "A house named " + id)
+            .replace("\"mostMegabytes\": 40", "\"mostMegabytes\": " + megabytes);
+    desk.page.navigate("/houses");
+    desk.page
+        .locator("#file")
+        .setInputFiles(
+            new com.microsoft.playwright.options.FilePayload(
+                "sheet.json",
+                "application/json",
+                sheet.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
+    button(desk, "Import");
+    button(desk, "Publish");
+    assertThat(desk.page.locator("h1")).hasText("A house named " + id);
+  }
+
+  private static void button(Desk desk, String name) {
+    desk.page
+        .getByRole(
+            com.microsoft.playwright.options.AriaRole.BUTTON,
+            new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true))
+        .click();
+  }
+
+  /** Photos are packed more tightly, and that is said; where it isn't enough, what to do. */
+  @Test
+  public void aFileAboveTheHousesLimitIsPackedTighterAndThatIsSaid() throws IOException {
+    java.util.Random random = new java.util.Random(5);
+    java.awt.image.BufferedImage noise =
+        new java.awt.image.BufferedImage(3000, 2000, java.awt.image.BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < 2000; y++) {
+      for (int x = 0; x < 3000; x++) {
+        noise.setRGB(
+            x, y, 0x202020 + random.nextInt(192) * 0x010000 + random.nextInt(192) * 0x0101);
+      }
+    }
+    java.io.ByteArrayOutputStream jpeg = new java.io.ByteArrayOutputStream();
+    javax.imageio.ImageIO.write(noise, "jpeg", jpeg);
+    Desk desk = Desk.atBench("A heavy photo", "");
+    String id = desk.id();
+    desk.does(
+        () ->
+            desk.page
+                .locator("#add-picture")
+                .setInputFiles(
+                    new com.microsoft.playwright.options.FilePayload(
+                        "noise.jpg", "image/jpeg", jpeg.toByteArray())));
+    Web web = new Web(Live.reglet().address());
+    String first = end(web, Long.parseLong(id), order(web, Long.parseLong(id), Map.of()));
+    double size = Double.parseDouble(first.replaceAll("(?s).*<span>([\\d.]+) MB</span>.*", "$1"));
+    assertThat(size).isBetween(2.1, 3.4);
+    assertThat(first).doesNotContain("instead of");
+    int tight = 2;
+    publish(desk, "tight-house", tight);
+    desk.page.navigate("/editions/" + id + "/docket");
+    desk.choose("house", "tight-house");
+    String again = end(web, Long.parseLong(id), order(web, Long.parseLong(id), Map.of()));
+    assertThat(again)
+        .containsPattern("Photos are packed at quality \\d\\d instead of 92")
+        .contains(tight + " MB are kept");
+    assertThat(Double.parseDouble(again.replaceAll("(?s).*<span>([\\d.]+) MB</span>.*", "$1")))
+        .isLessThanOrEqualTo(tight);
+    publish(desk, "tiny-house", 1);
+    desk.page.navigate("/editions/" + id + "/docket");
+    desk.choose("house", "tiny-house");
+    assertThat(end(web, Long.parseLong(id), order(web, Long.parseLong(id), Map.of())))
+        .contains("and the house takes 1: use coarser pictures, or fewer");
+    desk.page.close();
   }
 }

@@ -68,7 +68,7 @@ public class KeysTest {
     tabTo(page, page.locator("#frontFlap"));
     page.keyboard().type("4");
     // 3.5 + 2 × 6.4875 + 0.8125 + 4 + 0.25, white paper as dunlin's first
-    assertThat(page.locator("#m-sheet")).hasText("21.5375 × 9.5 in");
+    assertThat(page.locator("#m-sheet")).hasText("21.538 × 9.5 in");
     page.context().close();
   }
 

@@ -109,7 +109,7 @@ public class ProofTest {
     if (!desk.page.locator("#leaf-palette .leaf").isVisible()) {
       desk.page.locator("#leaf-palette > summary").click();
     }
-    Locator beyond = desk.page.locator("#beyond .swatch-row");
+    Locator beyond = desk.page.locator("#beyond .beyond-row");
     assertThat(beyond).hasCount(1);
     assertThat(beyond).containsText(Pattern.compile("Weed.*comes out as.*#[0-9a-f]{6}, ΔE \\d+"));
     desk.does(() -> beyond.locator("button").click());
@@ -203,8 +203,10 @@ public class ProofTest {
           desk.page.locator("#g-colour").fill("swatch(Sea)");
           desk.page.keyboard().press("Enter");
         });
-    byte[] file =
-        desk.page.context().request().get("/editions/" + desk.id() + "/press-file").body();
+    String id = desk.id();
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("#spots")).hasText("A plate besides the four: Sea green.");
+    byte[] file = desk.page.context().request().get("/editions/" + id + "/press-file").body();
     try (var d = org.apache.pdfbox.Loader.loadPDF(file)) {
       var resources = d.getPage(0).getResources();
       var space = resources.getColorSpace(resources.getColorSpaceNames().iterator().next());

@@ -59,12 +59,22 @@ public final class InkTable {
   }
 
   /** Black becomes so light, white stays, in proportion of light (ISO 18619, 7). */
-  private static void lift(double[] xyz, double darkest) {
+  static void lift(double[] xyz, double darkest) {
     double[] black = new Lab(darkest, 0, 0).xyz();
     for (int i = 0; i < xyz.length; i++) {
       double white = Lab.WHITE[i % 3];
       double floor = black[i % 3];
       xyz[i] = floor + xyz[i] * (white - floor) / white;
+    }
+  }
+
+  /** The other way: the darkest becomes black. */
+  static void sink(double[] xyz, double darkest) {
+    double[] black = new Lab(darkest, 0, 0).xyz();
+    for (int i = 0; i < xyz.length; i++) {
+      double white = Lab.WHITE[i % 3];
+      double floor = black[i % 3];
+      xyz[i] = Math.max(0, (xyz[i] - floor) * white / (white - floor));
     }
   }
 

@@ -70,9 +70,9 @@ public final class PressInks {
   }
 
   /**
-   * How a colour of the screen comes out: as the profile brings it to the press, on white paper.
+   * Whether a colour of the screen can be printed.
    *
-   * @param rgb as it is printed, 0xRRGGBB
+   * @param rgb the nearest that can, 0xRRGGBB
    * @param apart how far that is from what was meant, ΔE2000
    */
   public record Reach(int rgb, double apart) {
@@ -85,11 +85,19 @@ public final class PressInks {
     }
   }
 
-  /** How a colour of the screen comes out. */
+  /**
+   * Whether a colour of the screen can be printed. That paper is no light and ink no darkness is
+   * not counted: white and black are taken as the paper's and the press's own.
+   */
   public Reach reach(int rgb) {
-    double[] xyz = profile.xyzOf(shares(table.packed(rgb)));
-    int printed = Srgb.rgb(xyz);
-    return new Reach(printed, Lab.ofScreen(rgb).apart(Lab.of(xyz[0], xyz[1], xyz[2])));
+    double darkest = profile.darkest(Rendering.Intent.RELATIVE);
+    double[] meant = Srgb.xyz(rgb);
+    InkTable.lift(meant, darkest);
+    double[] printed = profile.xyzOf(profile.inksOf(meant, Rendering.Intent.RELATIVE));
+    double apart =
+        Lab.of(meant[0], meant[1], meant[2]).apart(Lab.of(printed[0], printed[1], printed[2]));
+    InkTable.sink(printed, darkest);
+    return new Reach(Srgb.rgb(printed), apart);
   }
 
   /** Of an area. */

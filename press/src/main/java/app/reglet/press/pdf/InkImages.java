@@ -32,7 +32,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  */
 final class InkImages implements ImageObjects {
   /** Pixels that are packed as a JPEG in memory; more are packed without loss. */
-  private static final long MOST_PACKED = 40_000_000;
+  private static final long MOST_PACKED = 24_000_000;
 
   /** Pixels below which packing with loss gains nothing. */
   private static final long LEAST_PACKED = 250_000;

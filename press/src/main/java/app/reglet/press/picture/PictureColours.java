@@ -44,6 +44,11 @@ public record PictureColours(String model, String profile) {
         IccProfile.name(png.profile()));
   }
 
+  /** Whether its colours are taken for sRGB, since it says nothing of them. */
+  public boolean isAssumed() {
+    return profile.isEmpty() && model.startsWith("RGB");
+  }
+
   /** As a phrase: {@code RGB, no profile: taken for sRGB}. */
   public String said() {
     List<String> said = new ArrayList<>();
@@ -52,7 +57,7 @@ public record PictureColours(String model, String profile) {
     }
     if (!profile.isEmpty()) {
       said.add("profile “" + profile + "”");
-    } else if (model.startsWith("RGB")) {
+    } else if (isAssumed()) {
       said.add("no profile: taken for sRGB");
     } else {
       said.add("no profile told");

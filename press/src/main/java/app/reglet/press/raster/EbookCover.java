@@ -25,7 +25,7 @@ import javax.imageio.ImageIO;
  */
 public record EbookCover(byte[] file, int width, int height, int quality) {
   /** 1 px is 1/96 in (W3C CSS Values and Units 4, 5.2). */
-  private static final int PPI = 96;
+  public static final int PPI = 96;
 
   /** Above it files grow and nobody sees it; below the other letters have halos. */
   private static final int BEST = 95;
@@ -45,11 +45,11 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
   public static EbookCover make(Artwork artwork, FileRules rules) {
     BufferedImage image = image(artwork);
     long most = rules.mostMegabytes() == 0 ? Long.MAX_VALUE : rules.mostMegabytes() * 1_000_000L;
-    byte[] best = jpeg(image, BEST / 100f);
+    byte[] best = FlatPicture.titled(jpeg(image, BEST / 100f), artwork.book());
     if (best.length <= most) {
       return new EbookCover(best, image.getWidth(), image.getHeight(), BEST);
     }
-    byte[] least = jpeg(image, LEAST / 100f);
+    byte[] least = FlatPicture.titled(jpeg(image, LEAST / 100f), artwork.book());
     if (least.length > most) {
       throw new Refusal(
           String.format(
@@ -63,7 +63,7 @@ public record EbookCover(byte[] file, int width, int height, int quality) {
     int large = BEST;
     while (large - fits > 1) {
       int middle = (fits + large) / 2;
-      byte[] tried = jpeg(image, middle / 100f);
+      byte[] tried = FlatPicture.titled(jpeg(image, middle / 100f), artwork.book());
       if (tried.length <= most) {
         fits = middle;
         least = tried;

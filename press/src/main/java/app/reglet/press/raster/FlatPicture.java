@@ -1,5 +1,6 @@
 package app.reglet.press.raster;
 
+import app.reglet.core.book.Book;
 import app.reglet.press.colour.InkTable;
 import app.reglet.press.picture.ScreenPicture;
 import java.awt.Transparency;
@@ -29,6 +30,10 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
+import javax.xml.transform.TransformerException;
+import org.apache.xmpbox.XMPMetadata;
+import org.apache.xmpbox.schema.DublinCoreSchema;
+import org.apache.xmpbox.xml.XmpSerializer;
 
 /**
  * A picture of a cover, or of a part of it, as a file of its own: with its fineness and the profile
@@ -149,14 +154,36 @@ public final class FlatPicture {
 
   /** With the profile in a segment after the JFIF one (ICC.1:2010, B.4). */
   private static byte[] profiled(byte[] jpeg) {
-    byte[] profile = srgb().getData();
-    byte[] mark = "ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII);
+    byte[] mark = "ICC_PROFILE\0\1\1".getBytes(StandardCharsets.US_ASCII);
+    return with(jpeg, 0xe2, mark, srgb().getData());
+  }
+
+  /** A JPEG that says its profile and whose cover it is (XMP, ISO 16684-1). */
+  static byte[] titled(byte[] jpeg, Book book) {
+    try {
+      XMPMetadata xmp = XMPMetadata.createXMPMetadata();
+      DublinCoreSchema dc = xmp.createAndAddDublinCoreSchema();
+      dc.setTitle(book.title());
+      if (!book.author().isEmpty()) {
+        dc.addCreator(book.author());
+      }
+      ByteArrayOutputStream packet = new ByteArrayOutputStream();
+      new XmpSerializer().serialize(xmp, packet, true);
+      byte[] mark = "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.US_ASCII);
+      return with(profiled(jpeg), 0xe1, mark, packet.toByteArray());
+    } catch (TransformerException e) {
+      throw new IllegalStateException(e); // a title and a name can be written
+    }
+  }
+
+  /** With an application segment after the JFIF one. */
+  private static byte[] with(byte[] jpeg, int kind, byte[] mark, byte[] content) {
     int first = 4 + (ByteBuffer.wrap(jpeg).getShort(4) & 0xffff);
-    ByteBuffer out = ByteBuffer.allocate(jpeg.length + 4 + mark.length + 2 + profile.length);
+    ByteBuffer out = ByteBuffer.allocate(jpeg.length + 4 + mark.length + content.length);
     out.put(jpeg, 0, first);
-    out.put((byte) 0xff).put((byte) 0xe2);
-    out.putShort((short) (2 + mark.length + 2 + profile.length));
-    out.put(mark).put((byte) 1).put((byte) 1).put(profile);
+    out.put((byte) 0xff).put((byte) kind);
+    out.putShort((short) (2 + mark.length + content.length));
+    out.put(mark).put(content);
     out.put(jpeg, first, jpeg.length - first);
     return out.array();
   }

@@ -89,9 +89,11 @@ public class ProofTableTest {
         PressInks.of(OutputCondition.COATED.profile(), app.reglet.core.house.PressRules.SCREEN);
     assertThat(inks.reach(0x00ff00).isWithin()).isFalse();
     assertThat(inks.reach(0x0000ff).isWithin()).isFalse();
-    assertThat(inks.reach(0x8a6d5b).isWithin()).isTrue();
+    for (int within : new int[] {0x8a6d5b, 0x000000, 0xffffff, 0x333333, 0x1f4b4d, 0xd8b36a}) {
+      assertThat(inks.reach(within).isWithin()).as("%06x", within).isTrue();
+    }
     // the nearest is within reach itself
     int nearest = inks.reach(0x00ff00).rgb();
-    assertThat(inks.reach(nearest).apart()).isLessThan(4);
+    assertThat(inks.reach(nearest).isWithin()).isTrue();
   }
 }

@@ -5,6 +5,7 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.Progress;
 import app.reglet.press.raster.EbookCover;
+import app.reglet.press.raster.FlatPicture;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.jobs.Job;
 import app.reglet.web.jobs.JobMaker;
@@ -20,11 +21,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 
 /** The files of a cover: which there are, what they are called, and they themselves. */
 @Service
 public class CoverFiles implements JobMaker {
+  private static final int WITHOUT_LOSS = 100;
   private static final String QUALITY = "Packed at quality ";
 
   private final Covers covers;
@@ -53,14 +56,16 @@ public class CoverFiles implements JobMaker {
         cover.edition().getRevision(),
         number,
         revisions.made(cover.edition()),
-        pixels ? "jpg" : "pdf");
+        pixels ? format(cover).ending() : "pdf");
   }
 
-  /** The ebook cover as it is made. */
-  EbookCover ebook(Cover cover) {
-    cover.sheet();
-    return pressing.atOnce(
-        cover, () -> EbookCover.make(cover.art().orElseThrow(), cover.house().files()));
+  /** The kind of picture that a shop takes: a JPEG where it does. */
+  static FlatPicture.Format format(Cover cover) {
+    Set<String> taken = cover.house().files().formats();
+    if (taken.contains("jpeg") || !taken.contains("tiff") && !taken.contains("png")) {
+      return FlatPicture.Format.JPEG;
+    }
+    return taken.contains("tiff") ? FlatPicture.Format.TIFF : FlatPicture.Format.PNG;
   }
 
   /** An order of a page's file. */
@@ -100,11 +105,21 @@ public class CoverFiles implements JobMaker {
           "The cover or its facts were changed while this file waited: make it again, and it is of the cover as it is now.");
     }
     if (edition.getBinding().isInPixels()) {
-      EbookCover made = EbookCover.make(cover.art().orElseThrow(), cover.house().files());
-      out.write(made.file());
-      return QUALITY + made.quality() + ".";
+      return ebook(cover, out);
     }
     return pressing.write(cover, page, options, out, progress);
+  }
+
+  /** The file of an ebook cover; what is to be said of it. */
+  private static String ebook(Cover cover, OutputStream out) throws IOException {
+    FlatPicture.Format format = format(cover);
+    if (format != FlatPicture.Format.JPEG) {
+      FlatPicture.write(EbookCover.image(cover.art().orElseThrow()), format, EbookCover.PPI, out);
+      return "";
+    }
+    EbookCover made = EbookCover.make(cover.art().orElseThrow(), cover.house().files());
+    out.write(made.file());
+    return QUALITY + made.quality() + ".";
   }
 
   private static Wrap page(Cover cover, PressOptions options, String id) {
@@ -128,7 +143,9 @@ public class CoverFiles implements JobMaker {
     for (Wrap page : options.pages(cover.sheet())) {
       Path to = directory.resolve(name(cover, page, numbers.take(cover.edition(), options)));
       if (cover.edition().getBinding().isInPixels()) {
-        Files.write(to, ebook(cover).file());
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to), 1 << 16)) {
+          ebook(cover, out);
+        }
       } else {
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to), 1 << 16)) {
           pressing.write(cover, page, options, out, Progress.none());
@@ -144,6 +161,7 @@ public class CoverFiles implements JobMaker {
 
   /** The quality that an ebook cover was packed at, as was said when it was made. */
   static int quality(Job job) {
-    return Integer.parseInt(job.getMessage().replaceAll("\\D", ""));
+    String figure = job.getMessage().replaceAll("\\D", "");
+    return figure.isEmpty() ? WITHOUT_LOSS : Integer.parseInt(figure);
   }
 }

@@ -5,11 +5,13 @@ import app.reglet.core.house.PressRulesText;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.colour.Condition;
+import app.reglet.press.inks.SpotInks;
 import app.reglet.press.inspect.Compared;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PressStandard;
+import app.reglet.press.picture.PictureColours;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
@@ -34,6 +36,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
+import org.springframework.http.MediaTypeFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -130,6 +133,23 @@ public class DispatchController {
       return;
     }
     PressRules rules = options.on(cover.house().files().press());
+    long assumed =
+        cover.art().stream()
+            .flatMap(a -> a.parts().stream())
+            .flatMap(p -> p.pictures())
+            .map(s -> s.picture())
+            .distinct()
+            .map(PictureColours::of)
+            .filter(PictureColours::isAssumed)
+            .count();
+    model.addAttribute(
+        "assumed",
+        assumed == 0
+            ? ""
+            : assumed
+                + (assumed == 1 ? " picture has no profile" : " pictures have no profile")
+                + ": taken for sRGB.");
+    model.addAttribute("spots", cover.art().map(a -> SpotInks.of(a.marks()).said()).orElse(""));
     String unknown = "";
     try {
       Condition condition = pressing.condition(rules);
@@ -301,7 +321,7 @@ public class DispatchController {
       throw new Gone("This file is not here any more: make it again on Dispatch.");
     }
     MediaType type =
-        job.getName().endsWith(".jpg") ? MediaType.IMAGE_JPEG : MediaType.APPLICATION_PDF;
+        MediaTypeFactory.getMediaType(job.getName()).orElse(MediaType.APPLICATION_OCTET_STREAM);
     Downloads.begin(response, job.getName(), type, Files.size(file));
     Files.copy(file, response.getOutputStream());
   }

@@ -1,8 +1,12 @@
 package app.reglet.web.houses;
 
+import app.reglet.core.house.PressRules;
+import app.reglet.core.house.PressRulesText;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.grammar.RuleSheetSchema;
 import app.reglet.core.wrap.ExampleRun;
+import app.reglet.press.colour.Condition;
+import app.reglet.web.profiles.Conditions;
 import app.reglet.web.shell.Downloads;
 import app.reglet.web.shell.Gone;
 import java.nio.charset.StandardCharsets;
@@ -20,9 +24,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 public class HousesController {
   private final Houses houses;
+  private final Conditions conditions;
   private final RuleDrafts drafts;
 
-  public HousesController(Houses houses, RuleDrafts drafts) {
+  public HousesController(Houses houses, RuleDrafts drafts, Conditions conditions) {
+    this.conditions = conditions;
     this.houses = houses;
     this.drafts = drafts;
   }
@@ -61,6 +67,16 @@ public class HousesController {
             .sorted(java.util.Comparator.comparing(b -> b.binding()))
             .toList());
     model.addAttribute("examples", ExampleRun.runAll(sheet));
+    PressRules press = sheet.files().press();
+    model.addAttribute(
+        "press",
+        PressRulesText.say(
+            press,
+            conditions.all().stream()
+                .filter(c -> c.id().equals(press.condition()))
+                .map(Condition::title)
+                .findFirst()
+                .orElse("“" + press.condition() + "”, of which no profile is here")));
     return "house";
   }
 
