@@ -173,7 +173,7 @@ public final class RuleSheetReader {
             part.choice("colours", PressRules.Colours.values()),
             part.text("condition"),
             part.choice("intent", PressRules.Intent.values()),
-            part.flag("blackPoint"),
+            part.choice("blackPoint").equals("on"),
             part.count("mostInk"),
             part.reading("richBlack", RuleSheetReader::inks),
             part.flag("outlines"),

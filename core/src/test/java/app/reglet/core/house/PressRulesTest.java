@@ -30,7 +30,7 @@ public class PressRulesTest {
     PressRules rules =
         sheet(
                 "\"press\": { \"standard\": \"x4\", \"colours\": \"cmyk\", \"condition\": \"our-paper\","
-                    + " \"intent\": \"perceptual\", \"blackPoint\": false, \"mostInk\": 260,"
+                    + " \"intent\": \"perceptual\", \"blackPoint\": \"off\", \"mostInk\": 260,"
                     + " \"richBlack\": \"50/30/30/100\", \"outlines\": true, \"mostPpi\": 500,"
                     + " \"asPicture\": 300, \"names\": \"{isbn}_{kind}\" }")
             .files()

@@ -2,19 +2,10 @@ package app.reglet.web.dispatch;
 
 import app.reglet.core.house.PressRules;
 import app.reglet.core.house.PressRulesText;
-import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.colour.Condition;
 import app.reglet.press.inks.SpotInks;
-import app.reglet.press.inspect.Compared;
-import app.reglet.press.inspect.ComparedText;
-import app.reglet.press.inspect.FitCheck;
-import app.reglet.press.inspect.PdfFacts;
-import app.reglet.press.inspect.PressStandard;
 import app.reglet.press.picture.PictureColours;
-import app.reglet.press.raster.EbookCover;
-import app.reglet.press.reading.Budget;
-import app.reglet.press.reading.FileBytes;
 import app.reglet.web.jobs.Job;
 import app.reglet.web.jobs.Jobs;
 import app.reglet.web.profiles.Conditions;
@@ -27,13 +18,11 @@ import app.reglet.web.titles.MeasureLine;
 import app.reglet.web.titles.StandingOut;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.http.MediaTypeFactory;
@@ -56,6 +45,7 @@ public class DispatchController {
   private final Jobs jobs;
   private final Conditions conditions;
   private final StandingOut standing;
+  private final LookedAt look;
 
   DispatchController(
       Covers covers,
@@ -63,7 +53,9 @@ public class DispatchController {
       CoverFiles files,
       Jobs jobs,
       Conditions conditions,
-      StandingOut standing) {
+      StandingOut standing,
+      LookedAt look) {
+    this.look = look;
     this.files = files;
     this.standing = standing;
     this.jobs = jobs;
@@ -71,26 +63,6 @@ public class DispatchController {
     this.covers = covers;
     this.pressing = pressing;
   }
-
-  /**
-   * A file that is made, or was.
-   *
-   * @param job its order
-   * @param page id of the page it holds
-   * @param percent how much of it is there
-   * @param before how many others come first
-   * @param size in MB
-   * @param standard what is said of the standard it keeps; empty where it keeps none
-   * @param answers what the house would find in it
-   */
-  public record Made(
-      Job job,
-      String page,
-      int percent,
-      long before,
-      String size,
-      String standard,
-      List<ComparedText.Line> answers) {}
 
   @GetMapping("/editions/{id}/dispatch")
   String page(@PathVariable Long id, Viewer viewer, Model model) {
@@ -223,73 +195,11 @@ public class DispatchController {
 
   private String answer(Cover cover, List<Job> ordered, Model model) {
     model.addAttribute("cover", cover);
-    model.addAttribute("made", ordered.stream().map(j -> made(cover, j)).toList());
+    model.addAttribute("made", ordered.stream().map(j -> look.at(cover, j)).toList());
     model.addAttribute("open", ordered.stream().anyMatch(j -> !j.isOver()));
     model.addAttribute(
         "ids", ordered.stream().map(j -> j.getId().toString()).collect(Collectors.joining(",")));
     return "dispatch :: made";
-  }
-
-  private Made made(Cover cover, Job job) {
-    String page = job.getWanted().substring(0, job.getWanted().indexOf(';'));
-    boolean there = job.isDone() && Files.exists(jobs.file(job));
-    return new Made(
-        job,
-        page,
-        (int) Math.round(100 * jobs.share(job)),
-        job.isOver() ? 0 : jobs.before(job),
-        String.format(Locale.ROOT, "%.2f MB", job.getBytes() / 1e6),
-        there && !cover.edition().getBinding().isInPixels() ? kept(cover, job) : "",
-        there ? answers(cover, job, page) : List.of());
-  }
-
-  private PressOptions options(Job job) {
-    return PressOptions.parse(job.getWanted().split(";", 2)[1]);
-  }
-
-  /** What the file keeps of its standard, read from its objects. */
-  private String kept(Cover cover, Job job) {
-    PressRules.Standard standard = options(job).on(cover.house().files().press()).standard();
-    if (standard == PressRules.Standard.PLAIN) {
-      return "";
-    }
-    try {
-      Set<PressStandard> broken = PressStandard.broken(jobs.file(job), standard);
-      return broken.isEmpty()
-          ? standard.title()
-              + ": all "
-              + PressStandard.asked(standard)
-              + " points that were looked at are kept."
-          : standard.title()
-              + " is not kept: "
-              + broken.stream().map(PressStandard::wanted).collect(Collectors.joining("; "))
-              + ".";
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private List<ComparedText.Line> answers(Cover cover, Job job, String page) {
-    List<Wrap> pages = options(job).pages(cover.sheet());
-    Wrap of =
-        pages.stream().filter(p -> p.page().id().equals(page)).findFirst().orElse(pages.get(0));
-    Path file = jobs.file(job);
-    try {
-      List<Compared> compared;
-      if (cover.edition().getBinding().isInPixels()) {
-        compared =
-            FitCheck.of(EbookCover.of(Files.readAllBytes(file), CoverFiles.quality(job)), of);
-      } else {
-        PdfFacts facts = PdfFacts.read(FileBytes.of(file), Budget.forFile(Files.size(file)));
-        compared =
-            of.page() == FilePage.INSIDE
-                ? FitCheck.ofInside(facts, of)
-                : FitCheck.of(facts, cover.sheet());
-      }
-      return ComparedText.of(compared, cover.house().unit());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   /** A file that is there. */

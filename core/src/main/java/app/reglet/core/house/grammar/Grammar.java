@@ -49,7 +49,10 @@ public final class Grammar {
               .label("Colours out of reach are fitted")
               .help("The rendering intent of the ICC profile: relative colorimetric or perceptual.")
               .otherwise("relative"),
-          may("blackPoint", new Flag()).label("with black-point compensation").otherwise("true"),
+          may("blackPoint", choice("on", "kept apart", "off", "clipped"))
+              .label("Darks below the press's black are")
+              .help("Black-point compensation: whether black becomes the darkest that is printed.")
+              .otherwise("on"),
           may("mostInk", new Count(100, 400))
               .label("Total ink at most, %")
               .hint("300")
