@@ -269,13 +269,25 @@ public class JobsTest {
   }
 
   private static void publish(Desk desk, String id, int megabytes) throws IOException {
+    publish(
+        desk,
+        id,
+        shipped("gannet-and-gauge")
+            .replace("\"mostMegabytes\": 40", "\"mostMegabytes\": " + megabytes));
+  }
+
+  private static String shipped(String id) throws IOException {
+    return new String(
+        JobsTest.class.getResourceAsStream("/houses/" + id + ".json").readAllBytes(),
+        java.nio.charset.StandardCharsets.UTF_8);
+  }
+
+  /** Takes a shipped sheet in under another name, changed. */
+  private static void publish(Desk desk, String id, String changed) {
     String sheet =
-        new String(
-                JobsTest.class.getResourceAsStream("/houses/gannet-and-gauge.json").readAllBytes(),
-                java.nio.charset.StandardCharsets.UTF_8)
-            .replace("\"gannet-and-gauge\"", "\"" + id + "\"")
-            .replace("Gannet & Gauge", "A house named " + id)
-            .replace("\"mostMegabytes\": 40", "\"mostMegabytes\": " + megabytes);
+        changed
+            .replaceFirst("\"id\": \"[a-z-]+\"", "\"id\": \"" + id + "\"")
+            .replaceFirst("\"name\": \"[^\"]+\"", "\"name\": \"Zwin, a house named " + id + "\"");
     desk.page.navigate("/houses");
     desk.page
         .locator("#file")
@@ -286,7 +298,7 @@ public class JobsTest {
                 sheet.getBytes(java.nio.charset.StandardCharsets.UTF_8)));
     button(desk, "Import");
     button(desk, "Publish");
-    assertThat(desk.page.locator("h1")).hasText("A house named " + id);
+    assertThat(desk.page.locator("h1")).hasText("Zwin, a house named " + id);
   }
 
   private static void button(Desk desk, String name) {
@@ -340,6 +352,29 @@ public class JobsTest {
     desk.choose("house", "tiny-house");
     assertThat(end(web, Long.parseLong(id), order(web, Long.parseLong(id), Map.of())))
         .contains("and the house takes 1: use coarser pictures, or fewer");
+    desk.page.close();
+  }
+
+  /** A shop that takes no JPEG gets its cover without loss, in its own kind. */
+  @Test
+  public void aShopThatTakesTiffGetsATiff() throws IOException {
+    Desk desk = Desk.open().makeTitle("In another kind", "Edda Marsh");
+    String id = desk.id();
+    publish(
+        desk,
+        "tiff-shelf",
+        shipped("lantern-shelf")
+            .replace("[\"jpeg\", \"tiff\"]", "[\"tiff\"]")
+            .replace("\"mostMegabytes\": 5", "\"mostMegabytes\": 50"));
+    desk.page.navigate("/editions/" + id + "/docket");
+    desk.choose("house", "tiff-shelf");
+    desk.bench().layout("Ledger");
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    desk.page.locator("#make").click();
+    Download made = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
+    assertThat(made.suggestedFilename()).endsWith(".tif");
+    var image = javax.imageio.ImageIO.read(made.path().toFile());
+    assertThat(image.getWidth() + " x " + image.getHeight()).isEqualTo("1600 x 2560");
     desk.page.close();
   }
 }
