@@ -368,6 +368,7 @@ public class JobsTest {
             .replace("\"mostMegabytes\": 5", "\"mostMegabytes\": 50"));
     desk.page.navigate("/editions/" + id + "/docket");
     desk.choose("house", "tiff-shelf");
+    desk.type("trim", "1600 x 2560 px");
     desk.bench().layout("Ledger");
     desk.page.navigate("/editions/" + id + "/dispatch");
     desk.page.locator("#make").click();
