@@ -44,7 +44,7 @@ public class ColourBench {
       rgb[i] = r << 16 | g << 8 | b;
     }
     inks = new byte[4 * rgb.length];
-    table = OutputCondition.COATED.usual();
+    table = InkTable.of(OutputCondition.COATED.profile(), Rendering.USUAL, 3);
   }
 
   @Benchmark

@@ -59,6 +59,9 @@ public class JobsTest {
         .hasText("PDF/X-1a:2003: all 13 points that were looked at are kept.");
     Download one = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
     assertThat(PressStandard.broken(one.path(), PressRules.Standard.X1A)).isEmpty();
+    // what was made is still there when the page is opened again
+    desk.page.reload();
+    assertThat(desk.page.locator("#download")).hasCount(1);
     // another way is another file under another name
     desk.page.locator("#otherwise summary").click();
     desk.page.locator("#standard").selectOption("x4");
@@ -116,6 +119,9 @@ public class JobsTest {
     desk.page.locator("#make").click();
     assertThat(desk.page.locator(".making [role=status]"))
         .containsText(Pattern.compile("[1-9]\\d? % made"));
+    // loaded anew it is still there, and goes on
+    desk.page.reload();
+    assertThat(desk.page.locator(".making [role=status]")).containsText("% made");
     desk.page.locator("#take-back").click();
     assertThat(desk.page.locator(".makings .refused"))
         .containsText("Taken back while it was made.");

@@ -57,6 +57,13 @@ public class ProofTest {
     image.hover();
     assertThat(desk.page.locator("#inks-at"))
         .hasText(Pattern.compile("C \\d+ +M \\d+ +Y \\d+ +K \\d+, together \\d+ %.*"));
+    // by keys too
+    String under = desk.page.locator("#inks-at").textContent();
+    desk.page.mouse().move(2, 2);
+    desk.page.locator("#proof-sheet").focus();
+    desk.page.keyboard().press("Shift+ArrowRight");
+    assertThat(desk.page.locator("#ink-cross")).isVisible();
+    assertThat(desk.page.locator("#inks-at")).hasText(under.strip().replaceAll("\\s+", " "));
     desk.page.locator("#view-ink").click();
     assertThat(desk.page.locator("#view-ink")).hasAttribute("aria-current", "true");
     assertThat(desk.page.locator("#ink-figures")).containsText("Most ink ");

@@ -114,6 +114,22 @@ public record PressRules(
         names);
   }
 
+  /** The same for another printing condition. */
+  public PressRules forCondition(String id) {
+    return new PressRules(
+        standard,
+        colours,
+        id,
+        intent,
+        blackPoint,
+        mostInk,
+        richBlack,
+        outlines,
+        mostPpi,
+        asPicture,
+        names);
+  }
+
   /** The same with another limit of total ink, percent. */
   public PressRules withMostInk(int percent) {
     return new PressRules(

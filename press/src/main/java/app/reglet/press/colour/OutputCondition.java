@@ -1,6 +1,5 @@
 package app.reglet.press.colour;
 
-import app.reglet.core.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -11,24 +10,21 @@ import java.io.UncheckedIOException;
  */
 public enum OutputCondition {
   /** Offset on coated paper, ISO 12647-2 paper types 1 and 2. */
-  COATED("coated", "Offset on coated paper", "FOGRA39", 3.0),
+  COATED("coated", "Offset on coated paper", "FOGRA39"),
   /** Offset on uncoated white paper, ISO 12647-2 paper type 4. */
-  UNCOATED("uncoated", "Offset on uncoated paper", "FOGRA29", 2.6),
+  UNCOATED("uncoated", "Offset on uncoated paper", "FOGRA29"),
   /** Web offset on light coated paper. */
-  WEB_COATED("web-coated", "Web offset on light coated paper", "CGATS TR 005", 2.8);
+  WEB_COATED("web-coated", "Web offset on light coated paper", "CGATS TR 005");
 
   private final String id;
   private final String title;
   private final String registered;
-  private final double usualInk;
   private PressProfile profile;
-  private InkTable usual;
 
-  OutputCondition(String id, String title, String registered, double usualInk) {
+  OutputCondition(String id, String title, String registered) {
     this.id = id;
     this.title = title;
     this.registered = registered;
-    this.usualInk = usualInk;
   }
 
   /** The name used in documents. */
@@ -44,33 +40,6 @@ public enum OutputCondition {
   /** Its identifier in the registry of characterisations (http://www.color.org). */
   public String registered() {
     return registered;
-  }
-
-  /** Total ink that is usual on it, 1 for each ink in full; common practice, no single source. */
-  public double usualInk() {
-    return usualInk;
-  }
-
-  /** From sRGB to its inks in the usual way, made once. */
-  public synchronized InkTable usual() {
-    if (usual == null) {
-      usual = InkTable.of(profile(), Rendering.USUAL, usualInk);
-    }
-    return usual;
-  }
-
-  /**
-   * By its id.
-   *
-   * @throws Refusal when there is none such
-   */
-  public static OutputCondition byId(String id) {
-    for (OutputCondition c : values()) {
-      if (c.id.equals(id)) {
-        return c;
-      }
-    }
-    throw new Refusal("colours", "“" + id + "” is no printing condition that is known here.");
   }
 
   /** As a condition that files are made for. */

@@ -1,7 +1,9 @@
 package app.reglet.press.colour;
 
+import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Colour;
 import app.reglet.core.house.PressRules;
+import app.reglet.core.measure.Length;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -9,18 +11,12 @@ import java.util.concurrent.ConcurrentHashMap;
  * The inks that a press file gives for the colours of a cover: by a profile, within the total that
  * the house allows, black alone where it must be.
  *
- * <p>Nearly black colours of small type and neutral ones of all type and lines are tints of black
- * alone, as light as the colour is; a black ground has the house's rich black (both common
- * practice, no single source). What is typed in inks stays what was typed, within the total.
+ * <p>What {@link BlackAlone} names are tints of black alone, as light as the colour is; a black
+ * ground has the house's rich black. What is typed in inks stays what was typed, within the total.
  */
 public final class PressInks {
   /** Of a neutral that no tint of black is as dark as: black in full. */
   private static final int STEPS = 20;
-
-  /** What counts as nearly black: lightness and chroma in CIELAB. */
-  private static final double DARK = 30;
-
-  private static final double PALE = 20;
 
   private final PressProfile profile;
   private final InkTable table;
@@ -102,38 +98,31 @@ public final class PressInks {
 
   /** Of an area. */
   public Colour.Cmyk area(Colour.Solid colour) {
-    return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb()) ? grey(rgb.rgb()) : of(colour);
-  }
-
-  /** A neutral area: black alone as far as that goes, all inks below. */
-  private Colour.Cmyk grey(int rgb) {
-    double tint = tint(rgb);
-    return tint < 100 ? new Colour.Cmyk(0, 0, 0, tint) : unpacked(table.packed(rgb));
+    if (!BlackAlone.ofLine(colour)) {
+      return of(colour);
+    }
+    // black alone as far as that goes, all inks below
+    double tint = tint(colour.onScreen());
+    return tint < 100 ? new Colour.Cmyk(0, 0, 0, tint) : of(colour);
   }
 
   /** Of what lies behind all else, in the house's rich black where it is black. */
   public Colour.Cmyk ground(Colour.Solid colour) {
-    return colour instanceof Colour.Rgb rgb && rgb.rgb() == 0 ? rich : area(colour);
+    return colour.equals(Colour.BLACK) ? rich : area(colour);
   }
 
-  /** Of letters and lines: neutrals in black alone. */
+  /** Of a line. */
   public Colour.Cmyk line(Colour.Solid colour) {
-    return colour instanceof Colour.Rgb rgb && isNeutral(rgb.rgb())
-        ? new Colour.Cmyk(0, 0, 0, tint(rgb.rgb()))
-        : of(colour);
+    return BlackAlone.ofLine(colour) ? black(colour) : of(colour);
   }
 
-  /**
-   * Of small letters: what is nearly black is black alone too, since four plates never meet quite.
-   */
-  public Colour.Cmyk small(Colour.Solid colour) {
-    if (colour instanceof Colour.Rgb rgb) {
-      Lab lab = Lab.ofScreen(rgb.rgb());
-      if (lab.l() < DARK && Math.hypot(lab.a(), lab.b()) < PALE) {
-        return new Colour.Cmyk(0, 0, 0, tint(rgb.rgb()));
-      }
-    }
-    return line(colour);
+  /** Of letters. */
+  public Colour.Cmyk letters(Colour.Solid colour, Length size) {
+    return BlackAlone.ofLetters(colour, size) ? black(colour) : of(colour);
+  }
+
+  private Colour.Cmyk black(Colour.Solid colour) {
+    return new Colour.Cmyk(0, 0, 0, tint(colour.onScreen()));
   }
 
   /** Of a colour that is one among others, as in a gradient. */
@@ -208,10 +197,6 @@ public final class PressInks {
   /** Downwards, so that a total that was kept stays so. */
   private static double percent(double share) {
     return Math.floor(Math.max(0, Math.min(1, share)) * 10_000) / 100;
-  }
-
-  private static boolean isNeutral(int rgb) {
-    return (rgb >> 16 & 0xff) == (rgb >> 8 & 0xff) && (rgb >> 8 & 0xff) == (rgb & 0xff);
   }
 
   /** The tint of black that is as light as a neutral, percent. */

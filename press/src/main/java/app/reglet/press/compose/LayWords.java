@@ -2,8 +2,9 @@ package app.reglet.press.compose;
 
 import app.reglet.core.book.Emphasised;
 import app.reglet.core.check.Laid;
-import app.reglet.core.design.Colour;
+import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Content;
+import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Scope;
 import app.reglet.core.design.Setting;
@@ -85,7 +86,7 @@ final class LayWords {
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
             setting.set().lacks(),
-            new Laid.Said(text.text(), words.fact(), inks(words)),
+            new Laid.Said(text.text(), words.fact(), inks(words, setting)),
             largestOnSpine(words, face)));
     List<Mark> marks = new ArrayList<>();
     if (words.panel() != null && !setting.marks().isEmpty()) {
@@ -132,12 +133,14 @@ final class LayWords {
   }
 
   /** The most inks that any colour of the letters takes. */
-  private int inks(Words words) {
+  private int inks(Words words, WordsSetting setting) {
+    Length size = Length.nearMm(setting.set().size());
+    boolean flat = words.paint() instanceof Paint.Flat;
     return words
         .paint()
         .colours()
         .map(lay.fills::solid)
-        .mapToInt(Colour.Solid::inks)
+        .mapToInt(c -> flat ? BlackAlone.inks(c, size) : c.inks())
         .max()
         .orElse(0);
   }

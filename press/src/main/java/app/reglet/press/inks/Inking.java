@@ -1,6 +1,9 @@
 package app.reglet.press.inks;
 
+import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Colour;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
@@ -12,6 +15,7 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * A cover's marks with every colour as inks: of letters and lines, areas and grounds as {@link
@@ -20,12 +24,6 @@ import java.util.List;
  * pixels.
  */
 public final class Inking {
-  /** What is not as wide and high is no ground, mm. */
-  private static final double LEAST_GROUND = 10;
-
-  /** Type below this is small: 14 pt in mm; common practice, no single source. */
-  private static final double SMALL = 14 * 25.4 / 72;
-
   /** Steps between two colours of a gradient. */
   private static final int STEPS = 8;
 
@@ -74,7 +72,7 @@ public final class Inking {
           g.turns(),
           g.chars(),
           g.place(),
-          isSmall(g, toSheet) ? small(g.fill()) : line(g.fill()),
+          letters(g, toSheet),
           pen(g.outline()),
           g.text());
     }
@@ -115,24 +113,23 @@ public final class Inking {
     }
     if (p.fill() instanceof Fill.Flat flat
         && p.shape() instanceof Rectangle2D r
-        && Math.min(r.getWidth(), r.getHeight()) >= LEAST_GROUND) {
+        && BlackAlone.isGround(
+            new Size(Length.nearMm(r.getWidth()), Length.nearMm(r.getHeight())))) {
       return Fill.of(inks.ground(flat.colour()));
     }
     return p.fill() instanceof Fill.Flat flat
         ? Fill.of(inks.area(flat.colour()))
-        : p.fill() == null ? null : graded(p.fill());
+        : p.fill() == null ? null : graded(p.fill(), false);
   }
 
-  private static boolean isSmall(Mark.Glyphs g, AffineTransform toSheet) {
+  private Fill letters(Mark.Glyphs g, AffineTransform toSheet) {
+    if (!(g.fill() instanceof Fill.Flat flat) || isSpot(g.fill())) {
+      return line(g.fill());
+    }
     AffineTransform t = new AffineTransform(toSheet);
     t.concatenate(g.place());
-    return g.size() * Math.sqrt(Math.abs(t.getDeterminant())) < SMALL;
-  }
-
-  private Fill small(Fill fill) {
-    return fill instanceof Fill.Flat flat && !isSpot(fill)
-        ? Fill.of(inks.small(flat.colour()))
-        : line(fill);
+    Length size = Length.nearMm(g.size() * Math.sqrt(Math.abs(t.getDeterminant())));
+    return Fill.of(inks.letters(flat.colour(), size));
   }
 
   private Fill line(Fill fill) {
@@ -141,27 +138,38 @@ public final class Inking {
     }
     return fill instanceof Fill.Flat flat
         ? Fill.of(inks.line(flat.colour()))
-        : fill == null ? null : graded(fill);
+        : fill == null ? null : graded(fill, isBlack(fill));
+  }
+
+  /** Whether all colours of a gradient are black alone as a line is. */
+  private static boolean isBlack(Fill fill) {
+    List<Fill.Stop> stops =
+        fill instanceof Fill.Linear l ? l.stops() : ((Fill.Radial) fill).stops();
+    return stops.stream().allMatch(s -> BlackAlone.ofLine(s.colour()));
   }
 
   private Pen pen(Pen pen) {
     return pen == null ? null : new Pen(line(pen.fill()), pen.width(), pen.dashes());
   }
 
-  private Fill graded(Fill fill) {
+  /**
+   * @param black whether in black alone
+   */
+  private Fill graded(Fill fill, boolean black) {
     if (fill instanceof Fill.Linear l) {
-      return new Fill.Linear(l.x1(), l.y1(), l.x2(), l.y2(), stops(l.stops()));
+      return new Fill.Linear(l.x1(), l.y1(), l.x2(), l.y2(), stops(l.stops(), black));
     }
     Fill.Radial r = (Fill.Radial) fill;
-    return new Fill.Radial(r.x(), r.y(), r.radius(), stops(r.stops()));
+    return new Fill.Radial(r.x(), r.y(), r.radius(), stops(r.stops(), black));
   }
 
   /** Between two colours of the screen so many steps; between inks none. */
-  private List<Fill.Stop> stops(List<Fill.Stop> stops) {
+  private List<Fill.Stop> stops(List<Fill.Stop> stops, boolean black) {
+    UnaryOperator<Colour.Solid> ink = black ? inks::line : inks::of;
     List<Fill.Stop> out = new ArrayList<>();
     for (int i = 0; i < stops.size(); i++) {
       Fill.Stop from = stops.get(i);
-      out.add(new Fill.Stop(from.at(), inks.of(from.colour())));
+      out.add(new Fill.Stop(from.at(), ink.apply(from.colour())));
       if (i + 1 < stops.size()
           && from.colour() instanceof Colour.Rgb a
           && stops.get(i + 1).colour() instanceof Colour.Rgb b) {
@@ -170,7 +178,8 @@ public final class Inking {
           double share = step / (double) STEPS;
           out.add(
               new Fill.Stop(
-                  from.at() + share * (to - from.at()), inks.of(between(a.rgb(), b.rgb(), share))));
+                  from.at() + share * (to - from.at()),
+                  ink.apply(between(a.rgb(), b.rgb(), share))));
         }
       }
     }

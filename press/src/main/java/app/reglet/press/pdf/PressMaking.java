@@ -36,15 +36,18 @@ public record PressMaking(
    * @param condition the one that its rules name; not looked at where they want sRGB
    */
   public static PressMaking of(FileRules files, PressRules rules, Condition condition) {
-    return rules.isInks()
-        ? new PressMaking(
-            rules,
-            files.wantedPpi(),
-            condition,
-            PressInks.of(condition.profile(), rules),
-            QUALITY,
-            PrintersMarks.NONE)
-        : new PressMaking(rules, files.wantedPpi(), null, null, QUALITY, PrintersMarks.NONE);
+    return of(
+        files, rules, condition, rules.isInks() ? PressInks.of(condition.profile(), rules) : null);
+  }
+
+  /**
+   * The same with inks that are there already.
+   *
+   * @param inks of that condition and those rules; null where the file is in sRGB
+   */
+  public static PressMaking of(
+      FileRules files, PressRules rules, Condition condition, PressInks inks) {
+    return new PressMaking(rules, files.wantedPpi(), condition, inks, QUALITY, PrintersMarks.NONE);
   }
 
   /** The same with photos of another quality. */

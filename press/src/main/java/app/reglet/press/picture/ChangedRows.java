@@ -3,16 +3,16 @@ package app.reglet.press.picture;
 import java.io.IOException;
 
 /** Rows of which every pixel is made another by itself. */
-abstract class ChangedRows implements Rows {
+public abstract class ChangedRows implements Rows {
   private final Rows rows;
   private int y;
 
-  ChangedRows(Rows rows) {
+  protected ChangedRows(Rows rows) {
     this.rows = rows;
   }
 
   /** Changes the pixels of a row, which is the y-th from the top. */
-  abstract void change(int[] argb, int y);
+  protected abstract void change(int[] argb, int y);
 
   @Override
   public int width() {

@@ -18,7 +18,7 @@ final class LaidRows extends ChangedRows {
   }
 
   @Override
-  void change(int[] argb, int y) {
+  protected void change(int[] argb, int y) {
     for (int x = 0; x < argb.length; x++) {
       int a = argb[x] >>> 24;
       if (a != 255) {

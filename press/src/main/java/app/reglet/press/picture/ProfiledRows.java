@@ -31,7 +31,7 @@ final class ProfiledRows extends ChangedRows {
   }
 
   @Override
-  void change(int[] argb, int y) {
+  protected void change(int[] argb, int y) {
     int n = toScreen.channels();
     for (int x = 0; x < argb.length; x++) {
       for (int c = 0; c < n; c++) {

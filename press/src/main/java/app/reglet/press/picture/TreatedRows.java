@@ -10,7 +10,7 @@ final class TreatedRows extends ChangedRows {
   }
 
   @Override
-  void change(int[] argb, int y) {
+  protected void change(int[] argb, int y) {
     pixel.row(argb, y, height());
   }
 }

@@ -87,6 +87,15 @@ public class CoverFiles implements JobMaker {
         + (cover.edition().getBinding().isInPixels() ? "" : pressing.state(cover, options));
   }
 
+  /** Whether a file is of a cover as it is now. */
+  boolean isOf(Cover cover, Job job) {
+    PressOptions options = PressOptions.parse(job.getWanted().split(";", 2)[1]);
+    return Order.of(
+            job.getEditionId(), kind(), job.getWanted(), job.getName(), state(cover, options))
+        .hash()
+        .equals(job.getHash());
+  }
+
   @Override
   public String kind() {
     return "press";
@@ -99,7 +108,7 @@ public class CoverFiles implements JobMaker {
     EditionEntity edition = covers.edition(job.getEditionId());
     Cover cover = covers.of(edition, covers.sheet(edition).unit());
     Wrap page = page(cover, options, wanted[0]);
-    if (!order(cover, page, options).hash().equals(job.getHash())) {
+    if (!isOf(cover, job)) {
       throw new Refusal(
           "file",
           "The cover or its facts were changed while this file waited: make it again, and it is of the cover as it is now.");

@@ -75,6 +75,9 @@ public class DispatchController {
     model.addAttribute("standards", PressRules.Standard.values());
     model.addAttribute("asked", PressOptions.HOUSE);
     plan(cover, PressOptions.HOUSE, model);
+    if (cover.wrap().isPresent()) {
+      answer(cover, look.now(cover), model);
+    }
     return "dispatch";
   }
 

@@ -1,5 +1,6 @@
 package app.reglet.web.dispatch;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
@@ -27,10 +28,30 @@ import org.springframework.stereotype.Service;
 /** Files that are made, looked at as the house will: with nothing but the file and the order. */
 @Service
 public class LookedAt {
-  private final Jobs jobs;
+  private static final int MOST_SHOWN = 6;
 
-  LookedAt(Jobs jobs) {
+  private final Jobs jobs;
+  private final CoverFiles files;
+
+  LookedAt(Jobs jobs, CoverFiles files) {
     this.jobs = jobs;
+    this.files = files;
+  }
+
+  /** The files that are being made of a cover, or were made of it as it is now, newest first. */
+  List<Job> now(Cover cover) {
+    return jobs.of(cover.edition().getId(), files.kind()).stream()
+        .filter(j -> !j.isOver() || j.isDone() && isThere(cover, j))
+        .limit(MOST_SHOWN)
+        .toList();
+  }
+
+  private boolean isThere(Cover cover, Job job) {
+    try {
+      return Files.exists(jobs.file(job)) && files.isOf(cover, job);
+    } catch (Refusal gone) {
+      return false; // the profile it was made with is not here any more
+    }
   }
 
   /**
@@ -86,7 +107,9 @@ public class LookedAt {
               + " points that were looked at are kept."
           : standard.title()
               + " is not kept: "
-              + broken.stream().map(PressStandard::wanted).collect(Collectors.joining("; "))
+              + broken.stream()
+                  .map(c -> c.wanted() + " (" + c.clause() + ")")
+                  .collect(Collectors.joining("; "))
               + ".";
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -3,9 +3,7 @@ package app.reglet.web.dispatch;
 import app.reglet.core.Refusal;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Rect;
-import app.reglet.press.colour.Condition;
 import app.reglet.press.colour.InkTable;
-import app.reglet.press.colour.PressInks;
 import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.pdf.Progress;
@@ -148,9 +146,8 @@ class PartFiles implements JobMaker {
     return "";
   }
 
-  /** Of the house's limit where it prints in that condition. */
+  /** In a condition, by what else the house wants. */
   private InkTable inks(Cover cover, String id) {
-    Condition condition = conditions.byId(id);
-    return PressInks.of(condition.profile(), cover.house().files().press()).table();
+    return conditions.inks(cover.house().files().press().forCondition(id)).table();
   }
 }

@@ -157,7 +157,12 @@ class Pressing {
 
   private PressMaking making(Cover cover, PressOptions options) {
     PressRules rules = options.on(cover.house().files().press());
-    PressMaking making = PressMaking.of(cover.house().files(), rules, condition(rules));
+    PressMaking making =
+        PressMaking.of(
+            cover.house().files(),
+            rules,
+            condition(rules),
+            rules.isInks() ? conditions.inks(rules) : null);
     return options.marks().isEmpty() ? making : making.marked(marks(cover, options));
   }
 

@@ -10,7 +10,9 @@ interface JobRows extends JpaRepository<Job, Long> {
 
   List<Job> findByStateIn(Collection<Job.State> states);
 
-  List<Job> findByStateOrderByFinishedDesc(Job.State state);
+  List<Job> findByStateNotInOrderByFinishedDesc(Collection<Job.State> states);
+
+  List<Job> findByEditionIdAndKindOrderByOrderedDesc(Long editionId, String kind);
 
   long countByStateIn(Collection<Job.State> states);
 }

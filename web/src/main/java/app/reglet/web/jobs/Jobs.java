@@ -40,6 +40,8 @@ public class Jobs {
   /** Files that are kept; the oldest go first. */
   private static final int MOST_KEPT = 120;
 
+  private static final long MOST_BYTES = 3_000_000_000L;
+
   /** Orders that may wait at once. */
   private static final int MOST_WAITING = 100;
 
@@ -53,6 +55,7 @@ public class Jobs {
   /** How far those are that run, by id. */
   private final Map<Long, Double> shares = new ConcurrentHashMap<>();
 
+  private final Set<Long> running = ConcurrentHashMap.newKeySet();
   private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
   private final Map<Long, CountDownLatch> ends = new ConcurrentHashMap<>();
   private volatile boolean stopping;
@@ -86,7 +89,11 @@ public class Jobs {
       try {
         Job job = rows.findByHash(order.hash()).orElseGet(() -> new Job(order, clock.instant()));
         boolean fresh = job.getId() == null;
-        if (!fresh && (!job.isOver() || job.isDone() && Files.exists(file(job)))) {
+        if (!fresh && !job.isOver()) {
+          cancelled.remove(job.getId()); // somebody wants it after all
+          return job;
+        }
+        if (job.isDone() && Files.exists(file(job))) {
           return job;
         }
         if (rows.countByStateIn(OPEN) >= MOST_WAITING) {
@@ -97,9 +104,9 @@ public class Jobs {
         if (!fresh) {
           job.again(clock.instant());
         }
-        cancelled.remove(job.getId() == null ? -1L : job.getId());
         Job kept = rows.saveAndFlush(job);
-        ends.put(kept.getId(), new CountDownLatch(1));
+        cancelled.remove(kept.getId());
+        ends.computeIfAbsent(kept.getId(), id -> new CountDownLatch(1));
         events.publishEvent(new Ordered(kept.getId()));
         return kept;
       } catch (DataIntegrityViolationException ordered) {
@@ -191,10 +198,18 @@ public class Jobs {
 
   /** Makes one now, on this thread. */
   void make(Long id) {
-    Job job = rows.findById(id).orElse(null);
-    if (job == null || job.isOver()) {
-      return;
+    if (!running.add(id)) {
+      return; // ordered twice at the same moment
     }
+    try {
+      rows.findById(id).filter(j -> !j.isOver()).ifPresent(this::run);
+    } finally {
+      running.remove(id);
+    }
+  }
+
+  private void run(Job begun) {
+    Job job = begun;
     job.become(Job.State.RUNNING);
     job = rows.saveAndFlush(job);
     try {
@@ -208,13 +223,13 @@ public class Jobs {
       end(job, Job.State.FAILED, e.getMessage(), 0);
     } catch (IOException | UncheckedIOException e) {
       LOG.warn("file not made", e);
-      end(job, Job.State.FAILED, why(e), 0);
+      end(job, Job.State.FAILED, why(), 0);
     } catch (OutOfMemoryError e) {
       LOG.warn("file not made", e);
       end(
           job,
           Job.State.FAILED,
-          "Not made: it takes more memory than Reglet has (REGLET_JAVA_OPTS gives it more), or coarser pictures.",
+          "Not made: it takes more memory than Reglet has. Use coarser pictures, or give it more with REGLET_JAVA_OPTS.",
           0);
     } catch (RuntimeException | StackOverflowError e) {
       LOG.error("file not made", e);
@@ -224,16 +239,14 @@ public class Jobs {
           "Not made: something in Reglet went wrong with it, and the log says what. Nothing is lost.",
           0);
     } finally {
-      shares.remove(id);
+      shares.remove(job.getId());
     }
   }
 
-  private String why(Exception e) {
+  private String why() {
     return room.left() < Room.KEPT_FREE
         ? "Not made: the disk that holds Reglet's data is full. Files made before are still there; make room on it and make this one again."
-        : "Not made: it could not be written or something it is made of could not be read ("
-            + e.getMessage()
-            + "). Files made before are still there.";
+        : "Not made: it could not be written, or something it is made of could not be read; the log says what. Files made before are still there.";
   }
 
   /** Ends a making because Reglet ends. */
@@ -279,12 +292,21 @@ public class Jobs {
     }
   }
 
-  /** Takes the oldest files away: they can be made again. */
+  /** Takes the oldest away, so many and so large: they can be made again. */
   private void sweep() throws IOException {
-    List<Job> done = rows.findByStateOrderByFinishedDesc(Job.State.DONE);
-    for (Job old : done.subList(Math.min(MOST_KEPT, done.size()), done.size())) {
-      Files.deleteIfExists(file(old));
-      rows.delete(old);
+    long bytes = 0;
+    int kept = 0;
+    for (Job old : rows.findByStateNotInOrderByFinishedDesc(OPEN)) {
+      bytes += old.getBytes();
+      if (++kept > MOST_KEPT || kept > 1 && bytes > MOST_BYTES) {
+        Files.deleteIfExists(file(old));
+        rows.delete(old);
+      }
     }
+  }
+
+  /** Those of an edition, the newest first. */
+  public List<Job> of(Long edition, String kind) {
+    return rows.findByEditionIdAndKindOrderByOrderedDesc(edition, kind);
   }
 }

@@ -1,13 +1,16 @@
 package app.reglet.web.profiles;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.house.PressRules;
 import app.reglet.core.house.RuleSheet;
 import app.reglet.press.colour.Condition;
 import app.reglet.press.colour.OutputCondition;
+import app.reglet.press.colour.PressInks;
 import app.reglet.press.colour.PressProfile;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.store.Room;
+import app.reglet.web.titles.Latest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,12 +29,15 @@ import org.springframework.stereotype.Service;
 @Service
 public class Conditions {
   private static final int MOST = 40;
+  private static final int INKS_KEPT = 8;
 
   private final ProfileRows rows;
   private final ReadingRoom reading;
   private final Houses houses;
   private final Room room;
   private final Clock clock;
+
+  private final Latest<PressInks> inks = new Latest<>(INKS_KEPT);
 
   /** Those of people, read once. */
   private volatile List<Condition> own;
@@ -84,6 +90,24 @@ public class Conditions {
                     "No profile of the printing condition “"
                         + id
                         + "” is here: add it under Houses, or choose another."));
+  }
+
+  /**
+   * The inks of rules, made once: that takes some 40 ms.
+   *
+   * @throws Refusal when their condition is not here
+   */
+  public PressInks inks(PressRules rules) {
+    PressProfile profile = byId(rules.condition()).profile();
+    String key =
+        String.join(
+            " ",
+            profile.sha(),
+            rules.intent().name(),
+            String.valueOf(rules.blackPoint()),
+            String.valueOf(rules.mostInk()),
+            rules.richBlack().text());
+    return inks.computeIfAbsent(key, k -> PressInks.of(profile, rules));
   }
 
   /**

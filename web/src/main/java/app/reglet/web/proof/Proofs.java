@@ -11,13 +11,11 @@ import app.reglet.press.raster.PrintedSheet;
 import app.reglet.web.profiles.Conditions;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Fronts;
+import app.reglet.web.titles.Latest;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /** Covers as they come from the press, on the screen. */
@@ -26,38 +24,18 @@ public class Proofs {
   private static final int WIDE = 1400;
   private static final int MOST_KEPT = 4;
 
+  /** Total ink without a limit: four inks in full, percent. */
+  private static final int UNLIMITED = 400;
+
   private final Conditions conditions;
 
   /** What was drawn last, by cover and inks: some 10 MB each. */
-  private final Map<String, PrintedSheet> sheets = latest(MOST_KEPT);
+  private final Latest<PrintedSheet> sheets = new Latest<>(MOST_KEPT);
 
-  private final Map<String, PressInks> inks = latest(6);
-  private final Map<String, ProofTable> tables = latest(6);
+  private final Latest<ProofTable> tables = new Latest<>(MOST_KEPT);
 
   Proofs(Conditions conditions) {
     this.conditions = conditions;
-  }
-
-  private static <V> Map<String, V> latest(int most) {
-    return new LinkedHashMap<>(16, 0.75f, true) {
-      private static final long serialVersionUID = 1L;
-
-      @Override
-      protected boolean removeEldestEntry(Map.Entry<String, V> eldest) {
-        return size() > most;
-      }
-    };
-  }
-
-  private static <V> V kept(Map<String, V> map, String key, Supplier<V> making) {
-    synchronized (map) {
-      V value = map.get(key);
-      if (value == null) {
-        value = making.get();
-        map.put(key, value);
-      }
-      return value;
-    }
   }
 
   /** What can be seen. */
@@ -106,18 +84,7 @@ public class Proofs {
 
   /** The inks of a cover's house. */
   public PressInks inks(Cover cover) {
-    return inks(cover.house().files().press(), condition(cover));
-  }
-
-  private PressInks inks(PressRules rules, Condition condition) {
-    return kept(
-        inks,
-        condition.profile().sha()
-            + rules.intent()
-            + rules.blackPoint()
-            + rules.mostInk()
-            + rules.richBlack().text(),
-        () -> PressInks.of(condition.profile(), rules));
+    return conditions.inks(cover.house().files().press());
   }
 
   /** A cover as it is printed; empty for one that is not. */
@@ -128,15 +95,18 @@ public class Proofs {
     Artwork art = cover.art().get();
     Condition condition = condition(cover);
     PressRules rules = cover.house().files().press();
-    PressInks limited = inks(rules, condition);
     return Optional.of(
-        kept(
-            sheets,
+        sheets.computeIfAbsent(
             Fronts.key(cover.edition())
                 + cover.side()
                 + condition.profile().sha()
                 + rules.mostInk(),
-            () -> PrintedSheet.of(art, limited, inks(rules.withMostInk(400), condition), WIDE)));
+            k ->
+                PrintedSheet.of(
+                    art,
+                    conditions.inks(rules),
+                    conditions.inks(rules.withMostInk(UNLIMITED)),
+                    WIDE)));
   }
 
   /** A picture of it, PNG. */
@@ -162,7 +132,7 @@ public class Proofs {
   }
 
   private ProofTable table(Condition condition, boolean paper) {
-    return kept(
-        tables, condition.profile().sha() + paper, () -> ProofTable.of(condition.profile(), paper));
+    return tables.computeIfAbsent(
+        condition.profile().sha() + paper, k -> ProofTable.of(condition.profile(), paper));
   }
 }

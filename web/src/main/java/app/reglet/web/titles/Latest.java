@@ -5,10 +5,13 @@ import java.util.Map;
 import java.util.function.Function;
 
 /** The values asked for latest, by name; what was not asked for longest is forgotten. */
-final class Latest<V> {
+public final class Latest<V> {
   private final Map<String, V> kept;
 
-  Latest(int most) {
+  /**
+   * @param most how many are kept
+   */
+  public Latest(int most) {
     this.kept =
         new LinkedHashMap<>(16, 0.75f, true) {
           private static final long serialVersionUID = 1L;
@@ -30,7 +33,7 @@ final class Latest<V> {
   }
 
   /** The value, made when it is not kept. */
-  V computeIfAbsent(String key, Function<String, V> making) {
+  public V computeIfAbsent(String key, Function<String, V> making) {
     V value = get(key);
     if (value == null) {
       value = making.apply(key);
