@@ -49,6 +49,11 @@ public class HousesTest {
     saved(() -> field(name).fill(value));
   }
 
+  /** Goes on at once: what is typed within a moment is sent together. */
+  private void typed(String name, String value) {
+    field(name).fill(value);
+  }
+
   private void choose(String name, String value) {
     saved(() -> field(name).selectOption(value));
   }
@@ -96,30 +101,30 @@ public class HousesTest {
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Write a new sheet"))
         .click();
     assertThat(page.locator("#draft-answer")).containsText("to mend");
-    fill("name", "Thrift Lane Bindery");
-    fill("id", "thrift-lane");
-    fill("stocks[0].id", "natural");
+    typed("name", "Thrift Lane Bindery");
+    typed("id", "thrift-lane");
+    typed("stocks[0].id", "natural");
     fill("stocks[0].name", "Natural 55 lb");
 
     binding("perfect-bound");
     choose("bindings[0].spine[0].kind", "paper-ppi");
-    fill("bindings[0].spine[0].pagesPerInch", "400");
-    fill("bindings[0].spine[0].add", "0.04 in");
-    fill("bindings[0].spine[0].rounding.step", "0.001 in");
-    fill("bindings[0].trims.listed", "5.5 x 8.5\n6 x 9");
-    fill("bindings[0].pages[0].least", "40");
-    fill("bindings[0].pages[0].most", "700");
-    fill("bindings[0].pages[0].multiple", "2");
-    fill("bindings[0].bleed", "1/8 in");
-    fill("bindings[0].safe.trim", "1/4 in");
-    fill("bindings[0].safe.fold", "1/16 in");
-    fill("bindings[0].safe.drift", "1/16 in");
-    fill("bindings[0].spineType.leastPages", "96");
-    fill("bindings[0].spineType.leastSize", "7 pt");
-    fill("bindings[0].barcode.width", "2");
-    fill("bindings[0].barcode.height", "1.25");
-    fill("bindings[0].barcode.fromSide", "3/8");
-    fill("bindings[0].barcode.fromTail", "3/8");
+    typed("bindings[0].spine[0].pagesPerInch", "400");
+    typed("bindings[0].spine[0].add", "0.04 in");
+    typed("bindings[0].spine[0].rounding.step", "0.001 in");
+    typed("bindings[0].trims.listed", "5.5 x 8.5\n6 x 9");
+    typed("bindings[0].pages[0].least", "40");
+    typed("bindings[0].pages[0].most", "700");
+    typed("bindings[0].pages[0].multiple", "2");
+    typed("bindings[0].bleed", "1/8 in");
+    typed("bindings[0].safe.trim", "1/4 in");
+    typed("bindings[0].safe.fold", "1/16 in");
+    typed("bindings[0].safe.drift", "1/16 in");
+    typed("bindings[0].spineType.leastPages", "96");
+    typed("bindings[0].spineType.leastSize", "7 pt");
+    typed("bindings[0].barcode.width", "2");
+    typed("bindings[0].barcode.height", "1.25");
+    typed("bindings[0].barcode.fromSide", "3/8");
+    typed("bindings[0].barcode.fromTail", "3/8");
     fill("files.tolerance", "1/32 in");
 
     binding("case-laminate");
@@ -129,34 +134,34 @@ public class HousesTest {
         "80–120\t0.5 in\n121–180\t0.625 in\n181–240\t0.75 in\n241–320\t0.938 in\n321–400\t1.125 in\n");
     assertThat(field("bindings[1].spine[0].rows[4].to")).hasValue("400");
     assertThat(field("bindings[1].spine[0].rows[3].width")).hasValue("0.938 in");
-    fill("bindings[1].trims.listed", "6 x 9");
-    fill("bindings[1].pages[0].least", "80");
-    fill("bindings[1].pages[0].most", "400");
-    fill("bindings[1].safe.trim", "3/8");
-    fill("bindings[1].safe.fold", "1/8");
-    fill("bindings[1].spineType.leastPages", "80");
-    fill("bindings[1].case.turnIn", "3/4");
-    fill("bindings[1].case.square", "1/8");
+    typed("bindings[1].trims.listed", "6 x 9");
+    typed("bindings[1].pages[0].least", "80");
+    typed("bindings[1].pages[0].most", "400");
+    typed("bindings[1].safe.trim", "3/8");
+    typed("bindings[1].safe.fold", "1/8");
+    typed("bindings[1].spineType.leastPages", "80");
+    typed("bindings[1].case.turnIn", "3/4");
+    typed("bindings[1].case.square", "1/8");
     fill("bindings[1].case.hinge", "1/4");
     saved(() -> field("bindings[1].case.hingeAdded").check());
 
     binding("dust-jacket");
     choose("bindings[2].spine[0].kind", "paper-ppi");
-    fill("bindings[2].spine[0].pagesPerInch", "400");
-    fill("bindings[2].spine[0].add", "1/4");
+    typed("bindings[2].spine[0].pagesPerInch", "400");
+    typed("bindings[2].spine[0].add", "1/4");
     fill("bindings[2].spine[0].rounding.step", "1/16");
     choose("bindings[2].spine[0].rounding.mode", "up");
-    fill("bindings[2].trims.listed", "6 x 9");
-    fill("bindings[2].pages[0].least", "80");
-    fill("bindings[2].pages[0].most", "400");
-    fill("bindings[2].bleed", "1/8");
-    fill("bindings[2].safe.trim", "1/4");
-    fill("bindings[2].flaps.least", "3");
-    fill("bindings[2].flaps.usual", "3.25");
-    fill("bindings[2].flaps.most", "4");
-    fill("bindings[2].allowance", "1/16");
-    fill("bindings[2].case.turnIn", "3/4");
-    fill("bindings[2].case.square", "1/8");
+    typed("bindings[2].trims.listed", "6 x 9");
+    typed("bindings[2].pages[0].least", "80");
+    typed("bindings[2].pages[0].most", "400");
+    typed("bindings[2].bleed", "1/8");
+    typed("bindings[2].safe.trim", "1/4");
+    typed("bindings[2].flaps.least", "3");
+    typed("bindings[2].flaps.usual", "3.25");
+    typed("bindings[2].flaps.most", "4");
+    typed("bindings[2].allowance", "1/16");
+    typed("bindings[2].case.turnIn", "3/4");
+    typed("bindings[2].case.square", "1/8");
     fill("bindings[2].case.hinge", "1/4");
     saved(() -> field("bindings[2].case.hingeAdded").check());
 
@@ -192,10 +197,10 @@ public class HousesTest {
   private void example(int n, String binding, String pages, String spine, String sheet) {
     String p = "examples[" + n + "].";
     choose(p + "binding", binding);
-    fill(p + "trim", "6 x 9");
-    fill(p + "pages", pages);
-    fill(p + "spine", spine);
-    fill(p + "sheet", sheet);
+    typed(p + "trim", "6 x 9");
+    typed(p + "pages", pages);
+    typed(p + "spine", spine);
+    typed(p + "sheet", sheet);
     fill(p + "source", "Covers, example " + (n + 1));
   }
 

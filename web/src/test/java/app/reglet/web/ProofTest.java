@@ -12,6 +12,7 @@ import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -133,6 +134,22 @@ public class ProofTest {
     desk.page.locator("#condition-add").click();
   }
 
+  /** The front in the inks of one's own paper. */
+  private static byte[] front(Desk desk, String id) {
+    return desk.page
+        .context()
+        .request()
+        .get(
+            "/editions/" + id + "/part?part=front&format=tiff&size=100+px&colours=our-laid-paper")
+        .body();
+  }
+
+  /** Whether a file has these bytes in one piece. */
+  private static boolean holds(byte[] file, byte[] part) {
+    return new String(file, StandardCharsets.ISO_8859_1)
+        .contains(new String(part, StandardCharsets.ISO_8859_1));
+  }
+
   @Test
   public void aProfileOfOnesOwnIsAddedUsedAndTakenAway() throws IOException {
     Desk desk = Desk.atBench("On our own paper", "").layout("Ledger");
@@ -143,21 +160,21 @@ public class ProofTest {
     assertThat(Live.violations(desk.page)).isEmpty();
     desk.page.navigate("/editions/" + id + "/dispatch");
     assertThat(desk.page.locator("#part-colours option[value=our-laid-paper]")).hasCount(1);
-    byte[] tif =
-        desk.page
-            .context()
-            .request()
-            .get(
-                "/editions/"
-                    + id
-                    + "/part?part=front&format=tiff&size=100+px&colours=our-laid-paper")
-            .body();
+    byte[] tif = front(desk, id);
     assertThat(ImageIO.read(new ByteArrayInputStream(tif)).getRaster().getNumBands()).isEqualTo(4);
     // twice under one name
     add(desk, "Our laid paper", OutputCondition.COATED.profile().bytes());
     assertThat(desk.page.locator("[role=alert]")).containsText("is here already");
     desk.page.locator("[aria-label='Take away Our laid paper']").click();
     assertThat(desk.page.locator("main tbody tr")).hasCount(3);
+    // another profile under the same name is another picture
+    add(desk, "Our laid paper", OutputCondition.COATED.profile().bytes());
+    byte[] anew = front(desk, id);
+    assertThat(holds(anew, OutputCondition.COATED.profile().bytes())).isTrue();
+    assertThat(holds(tif, OutputCondition.UNCOATED.profile().bytes())).isTrue();
+    assertThat(holds(anew, OutputCondition.UNCOATED.profile().bytes())).isFalse();
+    desk.page.navigate("/houses/conditions");
+    desk.page.locator("[aria-label='Take away Our laid paper']").click();
     desk.page.close();
   }
 

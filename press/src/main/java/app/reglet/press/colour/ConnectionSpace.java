@@ -1,6 +1,10 @@
 package app.reglet.press.colour;
 
 import java.awt.color.ICC_Profile;
+import java.awt.image.ColorConvertOp;
+import java.awt.image.DataBuffer;
+import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 
@@ -35,6 +39,48 @@ final class ConnectionSpace {
   /** The light, 0 to 1, of 16 bits. */
   static double light(int sample) {
     return Math.pow(sample / (double) MAX, GAMMA);
+  }
+
+  /** A profile that colours come from, in three channels. */
+  static final class Source {
+    private final ColorConvertOp op;
+
+    /**
+     * @throws IllegalArgumentException when the profile can't be used
+     * @throws java.awt.color.CMMException when the profile can't be used
+     */
+    Source(byte[] profile) {
+      op = new ColorConvertOp(new ICC_Profile[] {ICC_Profile.getInstance(profile), RELATIVE}, null);
+      xyzOf(new double[3]); // some say so only when they are used
+    }
+
+    /**
+     * What colours look like.
+     *
+     * @param colours three channels each, 0 to 1
+     * @return XYZ each
+     */
+    double[] xyzOf(double[] colours) {
+      int n = colours.length / 3;
+      WritableRaster from = raster(n);
+      int[] samples = new int[3 * n];
+      for (int i = 0; i < samples.length; i++) {
+        samples[i] = (int) Math.round(MAX * colours[i]);
+      }
+      from.setPixels(0, 0, n, 1, samples);
+      WritableRaster to = raster(n);
+      op.filter(from, to);
+      to.getPixels(0, 0, n, 1, samples);
+      double[] xyz = new double[3 * n];
+      for (int i = 0; i < xyz.length; i++) {
+        xyz[i] = light(samples[i]) * Lab.WHITE[i % 3];
+      }
+      return xyz;
+    }
+
+    private static WritableRaster raster(int n) {
+      return Raster.createInterleavedRaster(DataBuffer.TYPE_USHORT, n, 1, 3, null);
+    }
   }
 
   private static ICC_Profile profile(String device) {

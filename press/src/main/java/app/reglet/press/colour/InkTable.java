@@ -1,61 +1,96 @@
 package app.reglet.press.colour;
 
-import java.util.stream.IntStream;
-
 /**
- * From sRGB to a press's inks: the profile is asked once for a grid of 33 × 33 × 33 colours, and
- * what lies between is interpolated in the tetrahedron it is in (Sakamoto; H. Kang, Color
- * Technology for Electronic Imaging Devices, 1997; from memory), on all processors.
+ * From the colours of a screen, or another three channels, to a press's inks: the profile is asked
+ * once for a grid of colours, 33 each way for RGB, and what lies between is interpolated in the
+ * tetrahedron it is in (Sakamoto; H. Kang, Color Technology for Electronic Imaging Devices, 1997;
+ * from memory), on all processors.
  */
-public final class InkTable {
+public final class InkTable implements PixelInks {
   private static final int NODES = 33;
-  private static final int CELLS = NODES - 1;
 
-  /** A step of the grid in parts of an 8-bit value: 255 steps over 32 cells. */
+  /** What the steps of a channel come to: so many parts has the way through a cell. */
   private static final int WHOLE = 255;
-
-  /** Pixels that one processor takes at a time. */
-  private static final int STRIP = 1 << 15;
 
   private final PressProfile profile;
 
   /** Four a node, 0 to 255 times 256. */
   private final int[] nodes;
 
-  private InkTable(PressProfile profile, int[] nodes) {
+  /** Steps of the grid. */
+  private final int cells;
+
+  private InkTable(PressProfile profile, int[] nodes, int cells) {
     this.profile = profile;
     this.nodes = nodes;
+    this.cells = cells;
   }
 
   /**
-   * Makes a table.
+   * Makes a table for sRGB.
    *
    * @param profile of the press
    * @param rendering how colours are brought into those it prints
    * @param most total ink, 0 to 4; more is made of black instead
    */
   public static InkTable of(PressProfile profile, Rendering rendering, double most) {
-    double[] xyz = new double[NODES * NODES * NODES * 3];
+    double[] rgb = grid();
+    double[] xyz = new double[rgb.length];
+    for (int i = 0; i < rgb.length; i += 3) {
+      System.arraycopy(Srgb.xyz(rgb[i], rgb[i + 1], rgb[i + 2]), 0, xyz, i, 3);
+    }
+    return of(profile, lifted(xyz, profile, rendering), NODES, rendering.intent(), most);
+  }
+
+  /**
+   * Makes a table for the RGB of a profile.
+   *
+   * @param from whose RGB comes in
+   */
+  static InkTable of(
+      ConnectionSpace.Source from, PressProfile profile, Rendering rendering, double most) {
+    return of(
+        profile, lifted(from.xyzOf(grid()), profile, rendering), NODES, rendering.intent(), most);
+  }
+
+  /** Every colour of the grid, three channels each, 0 to 1. */
+  private static double[] grid() {
+    double[] rgb = new double[NODES * NODES * NODES * 3];
     int at = 0;
     for (int r = 0; r < NODES; r++) {
       for (int g = 0; g < NODES; g++) {
         for (int b = 0; b < NODES; b++) {
-          double[] c = Srgb.xyz(r / (double) CELLS, g / (double) CELLS, b / (double) CELLS);
-          System.arraycopy(c, 0, xyz, at, 3);
-          at += 3;
+          rgb[at++] = r / (NODES - 1.0);
+          rgb[at++] = g / (NODES - 1.0);
+          rgb[at++] = b / (NODES - 1.0);
         }
       }
     }
+    return rgb;
+  }
+
+  private static double[] lifted(double[] xyz, PressProfile profile, Rendering rendering) {
     if (rendering.blackPoint()) {
       lift(xyz, profile.darkest(rendering.intent()));
     }
-    double[] inks = profile.inksOf(xyz, rendering.intent());
+    return xyz;
+  }
+
+  /**
+   * Makes a table of what a grid's colours look like.
+   *
+   * @param xyz of each, the last channel running fastest
+   * @param nodes of the grid, each way
+   */
+  static InkTable of(
+      PressProfile profile, double[] xyz, int nodes, Rendering.Intent intent, double most) {
+    double[] inks = profile.inksOf(xyz, intent);
     InkLimit.of(profile, most).keep(inks);
-    int[] nodes = new int[inks.length];
+    int[] out = new int[inks.length];
     for (int i = 0; i < inks.length; i++) {
-      nodes[i] = (int) Math.round(inks[i] * 255 * 256);
+      out[i] = (int) Math.round(inks[i] * 255 * 256);
     }
-    return new InkTable(profile, nodes);
+    return new InkTable(profile, out, nodes - 1);
   }
 
   /** Black becomes so light, white stays, in proportion of light (ISO 18619, 7). */
@@ -83,50 +118,21 @@ public final class InkTable {
     return profile;
   }
 
-  /**
-   * Inks of many pixels.
-   *
-   * @param rgb 0xRRGGBB each; what is above is not looked at
-   * @param inks four bytes a pixel, 0 none to 255 full: cyan, magenta, yellow, black
-   */
-  public void convert(int[] rgb, byte[] inks) {
-    int strips = (rgb.length + STRIP - 1) / STRIP;
-    IntStream range = IntStream.range(0, strips);
-    (strips > 1 ? range.parallel() : range)
-        .forEach(s -> convert(rgb, s * STRIP, Math.min(rgb.length, (s + 1) * STRIP), inks));
-  }
-
-  private void convert(int[] rgb, int from, int to, byte[] inks) {
-    int last = -1;
-    int kept = 0;
-    for (int i = from; i < to; i++) {
-      int c = rgb[i] & 0xffffff;
-      if (c != last) {
-        kept = packed(c);
-        last = c;
-      }
-      inks[4 * i] = (byte) (kept >> 24);
-      inks[4 * i + 1] = (byte) (kept >> 16);
-      inks[4 * i + 2] = (byte) (kept >> 8);
-      inks[4 * i + 3] = (byte) kept;
-    }
-  }
-
-  /** Inks of one colour, 0 to 255 each, 0xCCMMYYKK. */
+  @Override
   public int packed(int rgb) {
-    int r = (rgb >> 16 & 0xff) * CELLS;
-    int g = (rgb >> 8 & 0xff) * CELLS;
-    int b = (rgb & 0xff) * CELLS;
-    int cr = Math.min(CELLS - 1, r / WHOLE);
-    int cg = Math.min(CELLS - 1, g / WHOLE);
-    int cb = Math.min(CELLS - 1, b / WHOLE);
+    int r = (rgb >> 16 & 0xff) * cells;
+    int g = (rgb >> 8 & 0xff) * cells;
+    int b = (rgb & 0xff) * cells;
+    int cr = Math.min(cells - 1, r / WHOLE);
+    int cg = Math.min(cells - 1, g / WHOLE);
+    int cb = Math.min(cells - 1, b / WHOLE);
     int fr = r - cr * WHOLE;
     int fg = g - cg * WHOLE;
     int fb = b - cb * WHOLE;
-    int base = ((cr * NODES + cg) * NODES + cb) * 4;
-    int stepR = NODES * NODES * 4;
-    int stepG = NODES * 4;
     int stepB = 4;
+    int stepG = (cells + 1) * stepB;
+    int stepR = (cells + 1) * stepG;
+    int base = cr * stepR + cg * stepG + cb * stepB;
     // the ways from the cell's corner, the longest first
     int one = stepR;
     int two = stepG;

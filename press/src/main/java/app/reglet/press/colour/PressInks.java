@@ -1,10 +1,15 @@
 package app.reglet.press.colour;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Colour;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.measure.Length;
+import app.reglet.press.picture.OwnColours;
+import java.awt.color.CMMException;
+import java.util.Arrays;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -23,12 +28,15 @@ public final class PressInks {
   private final InkLimit limit;
   private final double most;
   private final Colour.Cmyk rich;
+  private final Rendering rendering;
+  private final Map<OwnColours, Optional<PixelInks>> sources = new ConcurrentHashMap<>();
   private final Map<Integer, Double> tints = new ConcurrentHashMap<>();
   private final Map<Colour.Cmyk, Colour.Cmyk> kept = new ConcurrentHashMap<>();
 
-  private PressInks(PressProfile profile, InkTable table, double most, Colour.Cmyk rich) {
+  private PressInks(PressProfile profile, Rendering rendering, double most, Colour.Cmyk rich) {
     this.profile = profile;
-    this.table = table;
+    this.rendering = rendering;
+    this.table = InkTable.of(profile, rendering, most);
     this.limit = InkLimit.of(profile, most);
     this.most = most;
     this.rich = within(rich);
@@ -47,7 +55,7 @@ public final class PressInks {
                 ? Rendering.Intent.PERCEPTUAL
                 : Rendering.Intent.RELATIVE,
             rules.blackPoint());
-    return new PressInks(profile, InkTable.of(profile, rendering, most), most, rules.richBlack());
+    return new PressInks(profile, rendering, most, rules.richBlack());
   }
 
   /** The profile they are of. */
@@ -55,9 +63,43 @@ public final class PressInks {
     return profile;
   }
 
-  /** Those of pixels. */
+  /** Those of pixels in sRGB. */
   public InkTable table() {
     return table;
+  }
+
+  /**
+   * Those of pixels in colours of their own: by what they look like; inks of this very press, or of
+   * none that is told, stay what they are, within the total. Empty where their profile can't be
+   * used.
+   */
+  public Optional<PixelInks> table(OwnColours own) {
+    return sources.computeIfAbsent(own, this::made);
+  }
+
+  private Optional<PixelInks> made(OwnColours own) {
+    try {
+      if (!own.isInks()) {
+        return Optional.of(
+            InkTable.of(new ConnectionSpace.Source(own.profile()), profile, rendering, most));
+      }
+      boolean same = own.profile().length == 0 || Arrays.equals(own.profile(), profile.bytes());
+      return Optional.of(
+          same
+              ? this::kept
+              : new InkLink(PressProfile.of(own.profile()), profile, rendering, most));
+    } catch (Refusal | IllegalArgumentException | CMMException e) {
+      return Optional.empty();
+    }
+  }
+
+  /** Inks of one pixel within the total. */
+  private int kept(int packed) {
+    byte[] inks = {
+      (byte) (packed >> 24), (byte) (packed >> 16), (byte) (packed >> 8), (byte) packed
+    };
+    keep(inks);
+    return (inks[0] & 0xff) << 24 | (inks[1] & 0xff) << 16 | (inks[2] & 0xff) << 8 | inks[3] & 0xff;
   }
 
   /** Total ink at most, 1 for each ink in full. */

@@ -4,6 +4,7 @@ import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Colour;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
+import app.reglet.press.art.Coarser;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
@@ -28,14 +29,12 @@ public final class Inking {
   private static final int STEPS = 8;
 
   private static final Rectangle2D UNIT = new Rectangle2D.Double(0, 0, 1, 1);
-  private static final double MM_PER_INCH = 25.4;
 
   /** Of a placed page, whose letters become pixels too. */
   static final double PAGE_PPI = 600;
 
   private final PressInks inks;
-  private final int mostPpi;
-  private final int wantedPpi;
+  private final Coarser coarser;
 
   /**
    * @param mostPpi pictures finer than this at printed size are made coarser; 0 for none
@@ -43,8 +42,7 @@ public final class Inking {
    */
   public Inking(PressInks inks, int mostPpi, int wantedPpi) {
     this.inks = inks;
-    this.mostPpi = mostPpi;
-    this.wantedPpi = mostPpi == 0 ? 0 : Math.min(wantedPpi, mostPpi);
+    this.coarser = new Coarser(mostPpi, wantedPpi);
   }
 
   /** The marks in inks. */
@@ -77,7 +75,7 @@ public final class Inking {
           g.text());
     }
     if (mark instanceof Mark.Image i) {
-      return new Mark.Image(coarse(i, toSheet), i.place());
+      return new Mark.Image(coarser.pixels(i, toSheet), i.place());
     }
     if (mark instanceof Mark.Page p) {
       Rectangle2D b = p.place().createTransformedShape(UNIT).getBounds2D();
@@ -193,16 +191,5 @@ public final class Inking {
       rgb = rgb << 8 | (int) Math.round(value);
     }
     return new Colour.Rgb(rgb);
-  }
-
-  private Pixels coarse(Mark.Image image, AffineTransform toSheet) {
-    if (mostPpi == 0 || !(image.pixels() instanceof Pixels.Stored stored)) {
-      return image.pixels();
-    }
-    AffineTransform place = new AffineTransform(toSheet);
-    place.concatenate(image.place());
-    double wide = Math.hypot(place.getScaleX(), place.getShearY()) / MM_PER_INCH;
-    double ppi = stored.picture().width() / wide;
-    return ppi > mostPpi ? stored.coarser((int) Math.ceil(wide * wantedPpi)) : stored;
   }
 }

@@ -1,6 +1,6 @@
 package app.reglet.press.pdf;
 
-import app.reglet.press.colour.InkTable;
+import app.reglet.press.colour.PixelInks;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.InkPixels;
@@ -98,7 +98,7 @@ final class FlatePixels {
   }
 
   /** A picture in four inks, converted as it is read; what shows through it is a soft mask. */
-  static PDImageXObject inked(PDDocument document, Rows rows, InkTable table) throws IOException {
+  static PDImageXObject inked(PDDocument document, Rows rows, PixelInks table) throws IOException {
     int w = rows.width();
     int strip = Math.max(1, STRIP_PIXELS / w);
     return inked(

@@ -7,6 +7,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
+import app.reglet.press.raster.DrawnRows;
 import app.reglet.press.raster.FinePixels;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

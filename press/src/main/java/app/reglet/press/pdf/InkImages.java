@@ -2,27 +2,27 @@ package app.reglet.press.pdf;
 
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
-import app.reglet.press.colour.InkTable;
+import app.reglet.press.colour.PixelInks;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.Rows;
+import app.reglet.press.raster.DrawnRows;
 import app.reglet.press.raster.FinePixels;
-import app.reglet.press.raster.InkJpeg;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.raster.SeparatedPictures;
+import app.reglet.press.raster.StripJpeg;
 import java.awt.image.BufferedImage;
-import java.awt.image.DataBuffer;
-import java.awt.image.DataBufferByte;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
-import java.io.ByteArrayInputStream;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
@@ -31,9 +31,6 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  * without loss, row by row.
  */
 final class InkImages implements ImageObjects {
-  /** Pixels that are packed as a JPEG in memory; more are packed without loss. */
-  private static final long MOST_PACKED = 24_000_000;
-
   /** Pixels below which packing with loss gains nothing. */
   private static final long LEAST_PACKED = 250_000;
 
@@ -57,7 +54,7 @@ final class InkImages implements ImageObjects {
     this.inks = inks;
     this.pixels = pixels;
     this.quality = quality;
-    this.separated = new SeparatedPictures(pixels, inks);
+    this.separated = new SeparatedPictures(pixels);
   }
 
   @Override
@@ -66,58 +63,32 @@ final class InkImages implements ImageObjects {
     PDImageXObject image = kept.get(key);
     if (image == null) {
       try (Rows rows = new StepRows(pixels.rows(stored), progress)) {
+        PixelInks table = pixels.inks(stored);
         boolean photo = stored.picture().format() == Picture.Format.JPEG;
         image =
-            photo && isPacked(rows) ? jpeg(rows) : FlatePixels.inked(document, rows, inks.table());
+            photo && (long) rows.width() * rows.height() >= LEAST_PACKED
+                ? jpeg(rows.width(), rows.height(), StripJpeg.inks(rows, table, false))
+                : FlatePixels.inked(document, rows, table);
       }
       kept.put(key, image);
     }
     return image;
   }
 
-  private static boolean isPacked(Rows rows) {
-    return isPacked((long) rows.width() * rows.height());
-  }
-
-  private static boolean isPacked(long pixels) {
-    return pixels >= LEAST_PACKED && pixels <= MOST_PACKED;
-  }
-
-  private PDImageXObject jpeg(Rows rows) throws IOException {
-    WritableRaster raster = raster(rows.width(), rows.height());
-    byte[] all = ((DataBufferByte) raster.getDataBuffer()).getData();
-    InkTable table = inks.table();
-    int strip = Math.max(1, STRIP_PIXELS / rows.width());
-    int[] argb = new int[rows.width()];
-    int at = 0;
-    for (int y = 0; y < rows.height(); y += strip) {
-      int here = Math.min(strip, rows.height() - y);
-      int[] strips = new int[here * rows.width()];
-      for (int i = 0; i < here; i++) {
-        rows.next(argb);
-        System.arraycopy(argb, 0, strips, i * argb.length, argb.length);
-      }
-      byte[] inked = new byte[4 * strips.length];
-      table.convert(strips, inked);
-      System.arraycopy(inked, 0, all, at, inked.length);
-      at += inked.length;
+  private PDImageXObject jpeg(int w, int h, StripJpeg.Strips strips) throws IOException {
+    COSStream packed = document.getDocument().createCOSStream();
+    try (OutputStream out = new BufferedOutputStream(packed.createRawOutputStream())) {
+      StripJpeg.write(w, h, strips, quality, new byte[0], out);
     }
-    return jpeg(raster);
-  }
-
-  private static WritableRaster raster(int w, int h) {
-    return Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, w, h, 4, null);
-  }
-
-  private PDImageXObject jpeg(WritableRaster raster) throws IOException {
-    return new PDImageXObject(
-        document,
-        new ByteArrayInputStream(InkJpeg.write(raster, quality)),
-        COSName.DCT_DECODE,
-        raster.getWidth(),
-        raster.getHeight(),
-        8,
-        PDDeviceCMYK.INSTANCE);
+    packed.setItem(COSName.TYPE, COSName.XOBJECT);
+    packed.setItem(COSName.SUBTYPE, COSName.IMAGE);
+    packed.setItem(COSName.FILTER, COSName.DCT_DECODE);
+    PDImageXObject image = new PDImageXObject(new PDStream(packed), null);
+    image.setWidth(w);
+    image.setHeight(h);
+    image.setBitsPerComponent(8);
+    image.setColorSpace(PDDeviceCMYK.INSTANCE);
+    return image;
   }
 
   @Override
@@ -138,15 +109,9 @@ final class InkImages implements ImageObjects {
     int w = drawn.width();
     int h = drawn.height();
     int strip = Math.max(16, STRIP_PIXELS / w);
-    boolean packed = drawn.opaque() && isPhoto(drawn.marks()) && isPacked((long) w * h);
+    boolean packed = drawn.opaque() && isPhoto(drawn.marks()) && (long) w * h >= LEAST_PACKED;
     if (packed) {
-      WritableRaster raster = raster(w, h);
-      byte[] all = ((DataBufferByte) raster.getDataBuffer()).getData();
-      for (int y = 0; y < h; y += strip) {
-        byte[] inked = strip(drawn, y, Math.min(strip, h - y)).inks();
-        System.arraycopy(inked, 0, all, 4 * w * y, inked.length);
-      }
-      return jpeg(raster);
+      return jpeg(w, h, (y, n) -> StripJpeg.inks(strip(drawn, y, n).inks(), w));
     }
     return FlatePixels.inked(document, w, h, strip, drawn.opaque(), (y, n) -> strip(drawn, y, n));
   }
@@ -155,7 +120,7 @@ final class InkImages implements ImageObjects {
     progress.step((long) drawn.width() * rows);
     return InkPixels.draw(
         drawn.marks(),
-        DrawnRows.strip(drawn, y, rows),
+        DrawnRows.strip(drawn.box(), drawn.height(), y, rows),
         drawn.width(),
         rows,
         inks,

@@ -20,7 +20,7 @@ final class PressMarks {
 
   PressMarks(PressMaking making) {
     this.making = making;
-    this.pixels = new FinePixels(making.isX1a());
+    this.pixels = new FinePixels(making.isX1a(), making.isInks() ? making.inks() : null);
   }
 
   FinePixels pixels() {

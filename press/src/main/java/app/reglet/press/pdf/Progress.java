@@ -1,5 +1,6 @@
 package app.reglet.press.pdf;
 
+import app.reglet.press.picture.Rows;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -21,6 +22,12 @@ public final class Progress {
   /** Told to nobody. */
   public static Progress none() {
     return new Progress(share -> {});
+  }
+
+  /** Rows that are all there is to do: how far it is shows as they are taken. */
+  public Rows through(Rows rows) {
+    expect((long) rows.width() * rows.height());
+    return new StepRows(rows, this);
   }
 
   void expect(long pixels) {

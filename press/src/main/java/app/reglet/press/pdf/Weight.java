@@ -1,5 +1,6 @@
 package app.reglet.press.pdf;
 
+import app.reglet.core.Refusal;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.picture.Picture;
@@ -7,6 +8,7 @@ import app.reglet.press.raster.FinePixels;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -19,6 +21,9 @@ import java.util.Set;
  * @param bytes about how large the file is
  */
 public record Weight(long pixels, long bytes) {
+  /** No house takes more, and few disks like it. */
+  private static final long MOST_BYTES = 2_000_000_000;
+
   /** Of what is in a file besides pixels: a profile and a few faces. */
   private static final long REST = 300_000;
 
@@ -40,6 +45,23 @@ public record Weight(long pixels, long bytes) {
     return new Weight(
         counting.pixels,
         Math.round(REST + counting.bytes.values().stream().mapToDouble(b -> b).sum()));
+  }
+
+  /**
+   * Lets a file be made.
+   *
+   * @throws Refusal when it would be larger than any house takes
+   */
+  public void allow() {
+    if (bytes > MOST_BYTES) {
+      throw new Refusal(
+          "file",
+          String.format(
+              Locale.ROOT,
+              "The file would have about %.1f GB; one of more than %.0f GB is not made. Use coarser pictures, or have the rule sheet say how fine they may be.",
+              bytes / 1e9,
+              MOST_BYTES / 1e9));
+    }
   }
 
   Weight and(Weight other) {

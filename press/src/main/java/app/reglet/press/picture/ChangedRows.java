@@ -30,6 +30,11 @@ public abstract class ChangedRows implements Rows {
   }
 
   @Override
+  public boolean isInks() {
+    return rows.isInks();
+  }
+
+  @Override
   public void next(int[] argb) throws IOException {
     rows.next(argb);
     change(argb, y++);

@@ -96,7 +96,7 @@ final class Decoded {
     return IccProfile.toScreen(profile)
         .map(
             to -> {
-              ProfiledRows rows = new ProfiledRows(new ImageRows(seen), to);
+              ProfiledRows rows = new ProfiledRows(new ImageRows(seen, false), to);
               boolean clear = seen.getColorModel().hasAlpha();
               BufferedImage out =
                   new BufferedImage(

@@ -6,10 +6,15 @@ import java.awt.image.BufferedImage;
 final class ImageRows implements Rows {
   private final BufferedImage image;
   private final PixelRow pixels;
+  private final boolean inks;
   private int y;
 
-  ImageRows(BufferedImage image) {
+  /**
+   * @param inks whether its pixels are inks, kept in an ARGB image
+   */
+  ImageRows(BufferedImage image, boolean inks) {
     this.image = image;
+    this.inks = inks;
     this.pixels = new PixelRow(image);
   }
 
@@ -25,7 +30,12 @@ final class ImageRows implements Rows {
 
   @Override
   public boolean mayBeClear() {
-    return image.getColorModel().hasAlpha();
+    return !inks && image.getColorModel().hasAlpha();
+  }
+
+  @Override
+  public boolean isInks() {
+    return inks;
   }
 
   @Override

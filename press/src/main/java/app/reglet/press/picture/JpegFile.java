@@ -23,6 +23,8 @@ public record JpegFile(
     int width, int height, int channels, int bits, boolean progressive, int scans) {
   private static final int START_OF_SCAN = 0xda;
   private static final int APP2 = 0xe2;
+  private static final int APP14 = 0xee;
+  private static final byte[] APP14_MARK = "Adobe".getBytes(StandardCharsets.US_ASCII);
   private static final byte[] ICC = "ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII);
 
   /** Scans are counted up to here. */
@@ -72,6 +74,53 @@ public record JpegFile(
       throw new IOException("no frame header");
     }
     return new JpegFile(frame[0], frame[1], frame[2], frame[3], progressive, scans);
+  }
+
+  /** How the channels of a JPEG are written. */
+  enum Coding {
+    /** As they are. */
+    PLAIN,
+    /** Inks as what they leave. */
+    INVERTED,
+    /** Red, green and blue as lightness and two differences (ITU-T T.871, 7). */
+    DIFFERENCES,
+    /** Inks likewise, black inverted. */
+    INVERTED_DIFFERENCES
+  }
+
+  /**
+   * How its channels are written: by the APP14 segment where there is one (ISO/IEC 10918-6:2013,
+   * 6.5.3), else differences for three channels that don't call themselves R, G, B.
+   *
+   * @throws IOException when the file can't be read
+   */
+  Coding coding(FileBytes file) throws IOException {
+    int transform = -1;
+    boolean rgb = false;
+    try (DataInputStream in = new DataInputStream(file.open())) {
+      in.skipNBytes(2);
+      for (int marker = marker(in); marker != START_OF_SCAN; marker = marker(in)) {
+        if (marker >= 0xd0 && marker <= 0xd9 || marker == 1) {
+          continue;
+        }
+        byte[] segment = in.readNBytes(in.readUnsignedShort() - 2);
+        if (marker == APP14 && segment.length >= 12 && startsWith(segment, APP14_MARK)) {
+          transform = segment[11] & 0xff;
+        } else if (marker >= 0xc0 && marker <= 0xc2 && segment.length >= 15) {
+          rgb = segment[6] == 'R' && segment[9] == 'G' && segment[12] == 'B';
+        }
+      }
+    } catch (EOFException | IllegalArgumentException e) {
+      throw new IOException("it ends before its pixels", e);
+    }
+    if (channels == 4) {
+      return transform == 2
+          ? Coding.INVERTED_DIFFERENCES
+          : transform == 0 ? Coding.INVERTED : Coding.PLAIN;
+    }
+    return channels == 3 && transform != 0 && !(transform < 0 && rgb)
+        ? Coding.DIFFERENCES
+        : Coding.PLAIN;
   }
 
   /**

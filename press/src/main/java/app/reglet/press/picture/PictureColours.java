@@ -59,6 +59,8 @@ public record PictureColours(String model, String profile) {
       said.add("profile “" + profile + "”");
     } else if (isAssumed()) {
       said.add("no profile: taken for sRGB");
+    } else if (model.startsWith("CMYK")) {
+      said.add("no profile: taken for the inks of the press");
     } else {
       said.add("no profile told");
     }

@@ -193,9 +193,33 @@ public final class PictureReader {
         : new TreatedRows(rows, treating.inStored(picture.orientation()));
   }
 
+  /**
+   * The stored rows in the file's own colours.
+   *
+   * @param own those of the picture
+   * @throws IOException when the file can't be read
+   */
+  public static Rows rows(Picture picture, OwnColours own) throws IOException {
+    if (picture.format() == Picture.Format.PNG) {
+      return rows(picture);
+    }
+    Opened opened =
+        Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
+    JpegFile.Coding coding =
+        picture.format() == Picture.Format.JPEG
+            ? JpegFile.of(picture.file()).coding(picture.file())
+            : JpegFile.Coding.PLAIN;
+    return new OwnRows(opened.reader, own.channels(), coding, opened);
+  }
+
   /** The rows of an RGB or ARGB image. */
   public static Rows rows(BufferedImage image) {
-    return new ImageRows(image);
+    return new ImageRows(image, false);
+  }
+
+  /** The rows of an image whose ARGB words are inks, 0xCCMMYYKK. */
+  public static Rows inks(BufferedImage image) {
+    return new ImageRows(image, true);
   }
 
   /** Rows laid on a colour, 0xRRGGBB. */

@@ -14,10 +14,15 @@ public interface Rows extends Closeable {
   /** Whether something may show through. */
   boolean mayBeClear();
 
+  /** Whether pixels are four inks, 0xCCMMYYKK, instead of colours of light. */
+  default boolean isInks() {
+    return false;
+  }
+
   /**
    * The next row.
    *
-   * @param argb a pixel each, 0xAARRGGBB, colours not multiplied by their alpha
+   * @param argb a pixel each, 0xAARRGGBB, colours not multiplied by their alpha; or inks
    * @throws IOException when the file ends before its last row
    */
   void next(int[] argb) throws IOException;

@@ -106,6 +106,11 @@ public final class ScaledRows implements Rows {
   }
 
   @Override
+  public boolean isInks() {
+    return rows.isInks();
+  }
+
+  @Override
   public void next(int[] argb) throws IOException {
     float[] w = down.weights[y];
     int first = down.first[y];
@@ -132,7 +137,7 @@ public final class ScaledRows implements Rows {
       }
     }
     for (int x = 0; x < width; x++) {
-      argb[x] = pixel(sum, BANDS * x);
+      argb[x] = isInks() ? inks(sum, BANDS * x) : pixel(sum, BANDS * x);
     }
     y++;
   }
@@ -140,6 +145,7 @@ public final class ScaledRows implements Rows {
   private float[] narrowed(int[] row, float[] into) {
     float[] out = into == null ? new float[BANDS * width] : into;
     boolean clear = mayBeClear();
+    boolean inks = isInks();
     for (int x = 0; x < width; x++) {
       float a = 0;
       float r = 0;
@@ -150,7 +156,7 @@ public final class ScaledRows implements Rows {
       for (float by : w) {
         int p = row[at++];
         float share = clear ? by * (p >>> 24) * (1 / 255f) : by;
-        a += share;
+        a += inks ? by * (p >>> 24) : share;
         r += share * (p >> 16 & 0xff);
         g += share * (p >> 8 & 0xff);
         b += share * (p & 0xff);
@@ -172,6 +178,13 @@ public final class ScaledRows implements Rows {
         | value(sum[at + 1] / sum[at]) << 16
         | value(sum[at + 2] / sum[at]) << 8
         | value(sum[at + 3] / sum[at]);
+  }
+
+  private static int inks(float[] sum, int at) {
+    return value(sum[at]) << 24
+        | value(sum[at + 1]) << 16
+        | value(sum[at + 2]) << 8
+        | value(sum[at + 3]);
   }
 
   private static int value(float v) {

@@ -8,6 +8,7 @@ import com.twelvemonkeys.imageio.metadata.tiff.TIFF;
 import com.twelvemonkeys.imageio.metadata.tiff.TIFFReader;
 import java.io.IOException;
 import java.lang.reflect.Array;
+import java.util.Optional;
 import javax.imageio.stream.ImageInputStream;
 
 /** What a TIFF says of its colours in its first directory (TIFF 6.0, sections 4 to 6, 16, 18). */
@@ -20,20 +21,39 @@ final class TiffColours {
   private TiffColours() {}
 
   static PictureColours of(Picture picture) throws IOException {
+    Directory first = first(picture);
+    int bits = first(first, TIFF.TAG_BITS_PER_SAMPLE, 1);
+    return new PictureColours(
+        model(first(first, TIFF.TAG_PHOTOMETRIC_INTERPRETATION, -1))
+            + (bits == 8 ? "" : bits == 1 ? " of 1 bit" : " of " + bits + " bits")
+            + (isOpaque(first) ? "" : ", clear in places"),
+        IccProfile.name(profile(first)));
+  }
+
+  /** Its channels and profile, where they are RGB or inks and nothing shows through. */
+  static Optional<OwnColours> own(Picture picture) throws IOException {
+    Directory first = first(picture);
+    int photometric = first(first, TIFF.TAG_PHOTOMETRIC_INTERPRETATION, -1);
+    boolean inks = photometric == SEPARATED;
+    return isOpaque(first) && (inks || photometric == 2)
+        ? Optional.of(new OwnColours(inks ? 4 : 3, profile(first)))
+        : Optional.empty();
+  }
+
+  private static Directory first(Picture picture) throws IOException {
     try (ImageInputStream in = picture.file().image(Budget.forFile(picture.file().length()))) {
       Directory all = new TIFFReader().read(in);
-      Directory first = all instanceof CompoundDirectory c ? c.getDirectory(0) : all;
-      Entry icc = first.getEntryById(TIFF.TAG_ICC_PROFILE);
-      byte[] profile = icc != null && icc.getValue() instanceof byte[] b ? b : new byte[0];
-      int bits = first(first, TIFF.TAG_BITS_PER_SAMPLE, 1);
-      return new PictureColours(
-          model(first(first, TIFF.TAG_PHOTOMETRIC_INTERPRETATION, -1))
-              + (bits == 8 ? "" : bits == 1 ? " of 1 bit" : " of " + bits + " bits")
-              + (first(first, TIFF.TAG_EXTRA_SAMPLES, OF_NO_COLOUR) == OF_NO_COLOUR
-                  ? ""
-                  : ", clear in places"),
-          IccProfile.name(profile));
+      return all instanceof CompoundDirectory c ? c.getDirectory(0) : all;
     }
+  }
+
+  private static byte[] profile(Directory first) {
+    Entry icc = first.getEntryById(TIFF.TAG_ICC_PROFILE);
+    return icc != null && icc.getValue() instanceof byte[] b ? b : new byte[0];
+  }
+
+  private static boolean isOpaque(Directory first) {
+    return first(first, TIFF.TAG_EXTRA_SAMPLES, OF_NO_COLOUR) == OF_NO_COLOUR;
   }
 
   private static String model(int photometric) {

@@ -2,6 +2,7 @@ package app.reglet.press.raster;
 
 import app.reglet.core.design.Colour;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.art.Coarser;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
@@ -34,14 +35,19 @@ public final class ArtworkRaster {
     g.setColor(Color.WHITE);
     g.fillRect(0, 0, image.getWidth(), image.getHeight());
     g.scale(ppi / MM_PER_INCH, ppi / MM_PER_INCH);
-    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(artwork.marks());
+    new RasterPainter(image, g, ArtworkRaster::colour, null, FinePixels.onScreen()::taken)
+        .paint(Coarser.forPixels(ppi).of(artwork.marks()));
     g.dispose();
     return image;
   }
 
   /** A part of the sheet as a picture of this width; its height follows. */
   public static BufferedImage render(Artwork artwork, Rect part, int width) {
-    return render(artwork, part, width, RasterPainter::decoded);
+    return white(
+        Coarser.forPixels(width * MM_PER_INCH / part.width()).of(artwork.marks()),
+        part,
+        width,
+        FinePixels.onScreen()::taken);
   }
 
   /**
@@ -51,24 +57,19 @@ public final class ArtworkRaster {
    */
   public static BufferedImage render(
       Artwork artwork, Rect part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
-    double perMm = width / part.width();
-    BufferedImage image =
-        new BufferedImage(
-            width,
-            Math.max(1, (int) Math.round(part.height() * perMm)),
-            BufferedImage.TYPE_INT_RGB);
-    Graphics2D g = graphics(image);
-    g.setColor(Color.WHITE);
-    g.fillRect(0, 0, image.getWidth(), image.getHeight());
-    g.scale(perMm, perMm);
-    g.translate(-part.x(), -part.y());
-    new RasterPainter(image, g, ArtworkRaster::colour, null, pictures).paint(artwork.marks());
-    g.dispose();
-    return image;
+    return white(artwork.marks(), part, width, pictures);
   }
 
-  /** Marks on white: this part of them, so many pixels wide and as high as follows. */
-  public static BufferedImage white(List<Mark> marks, Rect part, int width) {
+  /**
+   * Marks on white: this part of them, so many pixels wide and as high as follows.
+   *
+   * @param pictures the pixels of stored pictures, treated, as their files lie
+   */
+  static BufferedImage white(
+      List<? extends Mark> marks,
+      Rect part,
+      int width,
+      Function<Pixels.Stored, BufferedImage> pictures) {
     BufferedImage image =
         new BufferedImage(
             width,
@@ -79,7 +80,7 @@ public final class ArtworkRaster {
     g.fillRect(0, 0, image.getWidth(), image.getHeight());
     g.scale(image.getWidth() / part.width(), image.getHeight() / part.height());
     g.translate(-part.x(), -part.y());
-    new RasterPainter(image, g, ArtworkRaster::colour, null).paint(marks);
+    new RasterPainter(image, g, ArtworkRaster::colour, null, pictures).paint(marks);
     g.dispose();
     return image;
   }

@@ -2,33 +2,32 @@ package app.reglet.press.raster;
 
 import app.reglet.core.book.Book;
 import app.reglet.press.colour.InkTable;
-import app.reglet.press.picture.ScreenPicture;
-import java.awt.Transparency;
+import app.reglet.press.picture.Rows;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;
 import java.awt.color.ICC_Profile;
-import java.awt.image.BufferedImage;
-import java.awt.image.ComponentColorModel;
-import java.awt.image.DataBuffer;
-import java.awt.image.DataBufferByte;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Locale;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.zip.CRC32;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
+import javax.imageio.metadata.IIOMetadata;
+import javax.imageio.plugins.tiff.BaselineTIFFTagSet;
+import javax.imageio.plugins.tiff.TIFFDirectory;
+import javax.imageio.plugins.tiff.TIFFField;
+import javax.imageio.plugins.tiff.TIFFTag;
+import javax.imageio.stream.FileImageOutputStream;
 import javax.imageio.stream.ImageOutputStream;
 import javax.xml.transform.TransformerException;
 import org.apache.xmpbox.XMPMetadata;
@@ -44,14 +43,6 @@ public final class FlatPicture {
   private static final float QUALITY = 0.92f;
 
   private static final double MM_PER_INCH = 25.4;
-
-  private static final int X_RESOLUTION = 282;
-  private static final int Y_RESOLUTION = 283;
-  private static final int UNIT = 296;
-  private static final int PROFILE = 34675;
-  private static final int SHORT = 3;
-  private static final int RATIONAL = 5;
-  private static final int UNDEFINED = 7;
 
   private FlatPicture() {}
 
@@ -84,78 +75,66 @@ public final class FlatPicture {
   }
 
   /**
-   * Writes a picture in sRGB.
+   * Writes a picture in sRGB, row by row.
    *
+   * @param rows closed when they are written
    * @param ppi pixels per inch that it says of itself
    * @param out where to; not closed
+   * @param scratch a directory for what is written before the file
    */
-  public static void write(BufferedImage image, Format format, double ppi, OutputStream out)
+  public static void write(Rows rows, Format format, double ppi, OutputStream out, Path scratch)
       throws IOException {
-    switch (format) {
-      case JPEG -> out.write(profiled(jpeg(image, ppi)));
-      case PNG -> png(image, ppi, out);
-      case TIFF -> tiff(image, ppi, srgb().getData(), out);
+    try (rows) {
+      RowsImage image =
+          new RowsImage(rows, ColorSpace.getInstance(ColorSpace.CS_sRGB), RowsImage::rgb);
+      switch (format) {
+        case JPEG -> {
+          byte[] segments = JpegSegments.fine(ppi).profile(srgb()).bytes();
+          StripJpeg.write(rows.width(), rows.height(), StripJpeg.rgb(rows), QUALITY, segments, out);
+        }
+        case PNG -> png(image, ppi, out, scratch);
+        case TIFF -> tiff(image, ppi, srgb(), out, scratch);
+      }
     }
   }
 
   /**
-   * Writes a picture in the inks of a press, with their profile.
+   * Writes a picture in the inks of a press, with their profile, row by row.
    *
-   * @param image in sRGB
+   * @param rows in sRGB, closed when they are written
    * @param format TIFF or JPEG; a PNG has no inks
    */
   public static void write(
-      BufferedImage image, InkTable inks, Format format, double ppi, OutputStream out)
+      Rows rows, InkTable inks, Format format, double ppi, OutputStream out, Path scratch)
       throws IOException {
-    int w = image.getWidth();
-    int h = image.getHeight();
     byte[] profile = inks.profile().bytes();
-    WritableRaster raster = Raster.createInterleavedRaster(DataBuffer.TYPE_BYTE, w, h, 4, null);
-    byte[] data = ((DataBufferByte) raster.getDataBuffer()).getData();
-    int[] row = new int[w];
-    byte[] inked = new byte[4 * w];
-    for (int y = 0; y < h; y++) {
-      image.getRGB(0, y, w, 1, row, 0, w);
-      inks.convert(row, inked);
-      System.arraycopy(inked, 0, data, 4 * w * y, inked.length);
-    }
-    switch (format) {
-      case TIFF -> {
-        ICC_ColorSpace space = new ICC_ColorSpace(ICC_Profile.getInstance(profile));
-        tiff(
-            new BufferedImage(
-                new ComponentColorModel(
-                    space, false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE),
-                raster,
-                false,
-                null),
-            ppi,
-            profile,
-            out);
+    try (rows) {
+      switch (format) {
+        case TIFF ->
+            tiff(
+                new RowsImage(
+                    rows, new ICC_ColorSpace(ICC_Profile.getInstance(profile)), inks::convert),
+                ppi,
+                profile,
+                out,
+                scratch);
+        case JPEG -> {
+          byte[] segments = JpegSegments.fine(ppi).inverted().profile(profile).bytes();
+          StripJpeg.write(
+              rows.width(),
+              rows.height(),
+              StripJpeg.inks(rows, inks, true),
+              QUALITY,
+              segments,
+              out);
+        }
+        default -> throw new IllegalArgumentException("no picture in inks: " + format);
       }
-      case JPEG -> InkJpeg.writeAlone(raster, QUALITY, ppi, profile, out);
-      default -> throw new IllegalArgumentException("no picture in inks: " + format);
     }
   }
 
-  private static ICC_Profile srgb() {
-    return ICC_Profile.getInstance(ColorSpace.CS_sRGB);
-  }
-
-  private static byte[] jpeg(BufferedImage image, double ppi) throws IOException {
-    byte[] file = ScreenPicture.jpeg(image, QUALITY);
-    // the JFIF segment is the first: density in dots per inch (JFIF 1.02, page 5)
-    ByteBuffer b = ByteBuffer.wrap(file);
-    b.put(13, (byte) 1);
-    b.putShort(14, (short) Math.round(ppi));
-    b.putShort(16, (short) Math.round(ppi));
-    return file;
-  }
-
-  /** With the profile in a segment after the JFIF one (ICC.1:2010, B.4). */
-  private static byte[] profiled(byte[] jpeg) {
-    byte[] mark = "ICC_PROFILE\0\1\1".getBytes(StandardCharsets.US_ASCII);
-    return with(jpeg, 0xe2, mark, srgb().getData());
+  private static byte[] srgb() {
+    return ICC_Profile.getInstance(ColorSpace.CS_sRGB).getData();
   }
 
   /** A JPEG that says its profile and whose cover it is (XMP, ISO 16684-1). */
@@ -169,38 +148,52 @@ public final class FlatPicture {
       }
       ByteArrayOutputStream packet = new ByteArrayOutputStream();
       new XmpSerializer().serialize(xmp, packet, true);
-      byte[] mark = "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.US_ASCII);
-      return with(profiled(jpeg), 0xe1, mark, packet.toByteArray());
+      return JpegSegments.none().xmp(packet.toByteArray()).profile(srgb()).in(jpeg);
     } catch (TransformerException e) {
       throw new IllegalStateException(e); // a title and a name can be written
     }
   }
 
-  /** With an application segment after the JFIF one. */
-  private static byte[] with(byte[] jpeg, int kind, byte[] mark, byte[] content) {
-    int first = 4 + (ByteBuffer.wrap(jpeg).getShort(4) & 0xffff);
-    ByteBuffer out = ByteBuffer.allocate(jpeg.length + 4 + mark.length + content.length);
-    out.put(jpeg, 0, first);
-    out.put((byte) 0xff).put((byte) kind);
-    out.putShort((short) (2 + mark.length + content.length));
-    out.put(mark).put(content);
-    out.put(jpeg, first, jpeg.length - first);
-    return out.array();
+  private static ImageWriter writer(String format) {
+    for (var i = ImageIO.getImageWritersByFormatName(format); i.hasNext(); ) {
+      ImageWriter next = i.next();
+      // the JDK's own asks for rows as it writes them
+      if (next.getClass().getName().startsWith("com.sun.")) {
+        return next;
+      }
+    }
+    throw new IllegalStateException("no writer of " + format);
   }
 
-  private static void png(BufferedImage image, double ppi, OutputStream out) throws IOException {
-    byte[] png = ScreenPicture.png(image);
-    int header = 8 + 25; // signature and IHDR
-    out.write(png, 0, header);
-    DataOutputStream chunks = new DataOutputStream(out);
+  private static void png(RowsImage image, double ppi, OutputStream out, Path scratch)
+      throws IOException {
+    ByteArrayOutputStream own = new ByteArrayOutputStream();
+    DataOutputStream chunks = new DataOutputStream(own);
     chunk(chunks, "sRGB", new byte[] {1}); // relative colorimetric (ISO/IEC 15948, 11.3.3.5)
     int perMetre = (int) Math.round(ppi * 1000 / MM_PER_INCH);
     chunk(
         chunks,
         "pHYs",
         ByteBuffer.allocate(9).putInt(perMetre).putInt(perMetre).put((byte) 1).array());
-    chunks.flush();
-    out.write(png, header, png.length - header);
+    int header = 8 + 25; // signature and IHDR
+    ImageWriter writer = writer("png");
+    // written to the end first: the writer goes back for lengths
+    Path file = Files.createTempFile(scratch, "picture", ".png");
+    try {
+      try (ImageOutputStream stream = new FileImageOutputStream(file.toFile())) {
+        writer.setOutput(stream);
+        writer.write(null, new IIOImage(image, null, null), null);
+      } finally {
+        writer.dispose();
+      }
+      try (InputStream in = Files.newInputStream(file)) {
+        out.write(in.readNBytes(header));
+        own.writeTo(out);
+        in.transferTo(out);
+      }
+    } finally {
+      Files.delete(file);
+    }
   }
 
   private static void chunk(DataOutputStream out, String name, byte[] data) throws IOException {
@@ -214,65 +207,47 @@ public final class FlatPicture {
     out.writeInt((int) crc.getValue());
   }
 
-  private static void tiff(BufferedImage image, double ppi, byte[] profile, OutputStream out)
+  /** With its fineness and profile (TIFF 6.0, section 8; tag 34675, ICC.1:2010, B.3). */
+  private static void tiff(
+      RowsImage image, double ppi, byte[] profile, OutputStream out, Path scratch)
       throws IOException {
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try (ImageOutputStream stream = ImageIO.createImageOutputStream(bytes)) {
+    ImageWriter writer = writer("tiff");
+    Path file = Files.createTempFile(scratch, "picture", ".tif");
+    try {
       ImageWriteParam param = writer.getDefaultWriteParam();
       param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
       param.setCompressionType("LZW");
-      writer.setOutput(stream);
-      writer.write(null, new IIOImage(image, null, null), param);
+      IIOMetadata metadata =
+          writer.getDefaultImageMetadata(ImageTypeSpecifier.createFromRenderedImage(image), param);
+      TIFFDirectory directory = TIFFDirectory.createFromMetadata(metadata);
+      BaselineTIFFTagSet tags = BaselineTIFFTagSet.getInstance();
+      long[][] fine = {{Math.round(ppi * 1000), 1000}};
+      directory.addTIFFField(
+          new TIFFField(
+              tags.getTag(BaselineTIFFTagSet.TAG_X_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, fine));
+      directory.addTIFFField(
+          new TIFFField(
+              tags.getTag(BaselineTIFFTagSet.TAG_Y_RESOLUTION), TIFFTag.TIFF_RATIONAL, 1, fine));
+      directory.addTIFFField(
+          new TIFFField(
+              tags.getTag(BaselineTIFFTagSet.TAG_RESOLUTION_UNIT),
+              BaselineTIFFTagSet.RESOLUTION_UNIT_INCH));
+      directory.addTIFFField(
+          new TIFFField(
+              tags.getTag(BaselineTIFFTagSet.TAG_ICC_PROFILE),
+              TIFFTag.TIFF_UNDEFINED,
+              profile.length,
+              profile));
+      try (ImageOutputStream stream = new FileImageOutputStream(file.toFile())) {
+        writer.setOutput(stream);
+        writer.write(null, new IIOImage(image, null, directory.getAsMetadata()), param);
+      } finally {
+        writer.dispose();
+      }
+      Files.copy(file, out);
     } finally {
-      writer.dispose();
+      Files.delete(file);
     }
-    described(bytes.toByteArray(), ppi, profile, out);
-  }
-
-  /**
-   * The same with its fineness and its profile: the writer's own directory is followed by one at
-   * the end that says more (TIFF 6.0, sections 2 and 8; tag 34675, ICC.1:2010, B.3).
-   */
-  private static void described(byte[] tiff, double ppi, byte[] profile, OutputStream out)
-      throws IOException {
-    ByteBuffer in = ByteBuffer.wrap(tiff);
-    in.order(tiff[0] == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
-    int directory = in.getInt(4);
-    int entries = in.getShort(directory) & 0xffff;
-    SortedMap<Integer, byte[]> tags = new TreeMap<>();
-    for (int i = 0; i < entries; i++) {
-      int at = directory + 2 + 12 * i;
-      tags.put(in.getShort(at) & 0xffff, Arrays.copyOfRange(tiff, at, at + 12));
-    }
-    int end = tiff.length + (tiff.length & 1);
-    ByteBuffer data =
-        ByteBuffer.allocate(8 + profile.length + (profile.length & 1)).order(in.order());
-    data.putInt(Math.toIntExact(Math.round(ppi * 1000))).putInt(1000).put(profile);
-    tags.put(X_RESOLUTION, entry(in.order(), X_RESOLUTION, RATIONAL, 1, end));
-    tags.put(Y_RESOLUTION, entry(in.order(), Y_RESOLUTION, RATIONAL, 1, end));
-    byte[] inches = entry(in.order(), UNIT, SHORT, 1, 0);
-    ByteBuffer.wrap(inches).order(in.order()).putShort(8, (short) 2);
-    tags.put(UNIT, inches);
-    tags.put(PROFILE, entry(in.order(), PROFILE, UNDEFINED, profile.length, end + 8));
-    ByteBuffer last = ByteBuffer.allocate(2 + 12 * tags.size() + 4).order(in.order());
-    last.putShort((short) tags.size());
-    tags.values().forEach(last::put);
-    in.putInt(4, end + data.capacity());
-    out.write(tiff);
-    out.write(new byte[end - tiff.length]);
-    out.write(data.array());
-    out.write(last.array());
-  }
-
-  private static byte[] entry(ByteOrder order, int tag, int type, int count, int value) {
-    return ByteBuffer.allocate(12)
-        .order(order)
-        .putShort((short) tag)
-        .putShort((short) type)
-        .putInt(count)
-        .putInt(value)
-        .array();
   }
 
   /** {@code 12.4 megapixels}. */

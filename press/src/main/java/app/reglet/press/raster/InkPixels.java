@@ -3,7 +3,7 @@ package app.reglet.press.raster;
 import app.reglet.core.design.Colour;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Rect;
-import app.reglet.press.colour.InkTable;
+import app.reglet.press.colour.PixelInks;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.picture.PixelRow;
 import java.awt.Color;
@@ -108,17 +108,21 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
 
   /** Pixels in sRGB as what one half of their inks leaves. */
   private static BufferedImage separated(BufferedImage image, PressInks inks, boolean black) {
-    return separated(image, inks)[black ? 1 : 0];
+    return separated(image, inks.table(), false)[black ? 1 : 0];
   }
 
   /**
-   * Pixels in sRGB as what cyan, magenta and yellow leave of them, and what black leaves. Many at
-   * once, on all processors.
+   * Pixels as what cyan, magenta and yellow leave of them, and what black leaves. Many at once, on
+   * all processors.
+   *
+   * @param inked whether they are inks, in an ARGB image
    */
-  static BufferedImage[] separated(BufferedImage image, PressInks inks) {
+  static BufferedImage[] separated(BufferedImage image, PixelInks inks, boolean inked) {
     int w = image.getWidth();
     int type =
-        image.getColorModel().hasAlpha() ? BufferedImage.TYPE_INT_ARGB : BufferedImage.TYPE_INT_RGB;
+        image.getColorModel().hasAlpha() && !inked
+            ? BufferedImage.TYPE_INT_ARGB
+            : BufferedImage.TYPE_INT_RGB;
     BufferedImage[] halves = {
       new BufferedImage(w, image.getHeight(), type), new BufferedImage(w, image.getHeight(), type)
     };
@@ -132,23 +136,24 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
               int[] row = new int[w];
               int[] other = new int[w];
               read.read(y, row);
-              separate(row, other, inks.table());
+              separate(row, other, inks, inked);
               coloured.write(y, row);
               black.write(y, other);
             });
     return halves;
   }
 
-  private static void separate(int[] row, int[] black, InkTable table) {
-    int last = -1;
-    int packed = 0;
+  private static void separate(int[] row, int[] black, PixelInks table, boolean inked) {
+    int looked = inked ? -1 : 0xffffff;
+    int last = row.length == 0 ? 0 : row[0] & looked;
+    int packed = table.packed(last);
     for (int x = 0; x < row.length; x++) {
-      int rgb = row[x] & 0xffffff;
-      if (rgb != last) {
-        packed = table.packed(rgb);
-        last = rgb;
+      int pixel = row[x] & looked;
+      if (pixel != last) {
+        packed = table.packed(pixel);
+        last = pixel;
       }
-      int alpha = row[x] & 0xff000000;
+      int alpha = inked ? 0xff000000 : row[x] & 0xff000000;
       row[x] = alpha | 0xffffff - (packed >>> 8 & 0xffffff);
       black[x] = alpha | 0x010101 * (255 - (packed & 0xff));
     }

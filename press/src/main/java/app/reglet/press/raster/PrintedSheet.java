@@ -41,10 +41,10 @@ public record PrintedSheet(InkPixels ink, int most, short[] free) {
   }
 
   private static InkPixels draw(Artwork art, Rect sheet, PressInks inks, int w, int h) {
-    FinePixels pixels = new FinePixels(false);
+    FinePixels pixels = new FinePixels(false, inks);
     // no finer than the screen needs
     List<Mark> marks = new Inking(inks, 200, 150).of(art.marks());
-    return InkPixels.draw(marks, sheet, w, h, inks, new SeparatedPictures(pixels, inks), true);
+    return InkPixels.draw(marks, sheet, w, h, inks, new SeparatedPictures(pixels), true);
   }
 
   /** How it looks. */

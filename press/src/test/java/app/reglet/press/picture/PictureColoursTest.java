@@ -27,10 +27,20 @@ public class PictureColoursTest {
       {"gray.tif", "-colorspace Gray -depth 8", "Gray 8", "gray, no profile told"},
       {"gray16.tif", "-colorspace Gray -depth 16", "Gray 16", "gray of 16 bits, no profile told"},
       {"line.tif", "-monochrome -compress group4", "Gray 1", "gray of 1 bit, no profile told"},
-      {"inks.tif", "-colorspace CMYK -depth 8", "CMYK 8", "CMYK, no profile told"},
+      {
+        "inks.tif",
+        "-colorspace CMYK -depth 8",
+        "CMYK 8",
+        "CMYK, no profile: taken for the inks of the press"
+      },
       {"palette.tif", "-colors 20 -type Palette", "sRGB 8", "RGB by a palette, " + sRgb},
       {"tagged.tif", "-depth 8 -profile linear.icc", "", "RGB, profile “linear sRGB”"},
-      {"inks.jpg", "-colorspace CMYK", "CMYK 8", "CMYK, no profile told"},
+      {
+        "inks.jpg",
+        "-colorspace CMYK",
+        "CMYK 8",
+        "CMYK, no profile: taken for the inks of the press"
+      },
       {"gray.jpg", "-colorspace Gray", "Gray 8", "gray, no profile told"},
       {"tagged.jpg", "-profile linear.icc", "", "RGB, profile “linear sRGB”"},
       {

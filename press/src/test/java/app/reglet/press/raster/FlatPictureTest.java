@@ -7,11 +7,16 @@ import app.reglet.press.Tool;
 import app.reglet.press.colour.InkTable;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.Rendering;
+import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.FlatPicture.Format;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Random;
+import javax.imageio.ImageIO;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -27,6 +32,10 @@ public class FlatPictureTest {
     return image;
   }
 
+  private static Path scratch() throws IOException {
+    return Files.createTempDirectory("scratch");
+  }
+
   @DataProvider
   Object[][] formats() {
     return new Object[][] {{Format.JPEG}, {Format.PNG}, {Format.TIFF}};
@@ -35,7 +44,7 @@ public class FlatPictureTest {
   @Test(dataProvider = "formats")
   public void sizeFinenessColoursAndProfileAreReadBack(Format format) throws IOException {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    FlatPicture.write(image(), format, 300, out);
+    FlatPicture.write(PictureReader.rows(image()), format, 300, out, scratch());
     Path file = Tool.file("front." + format.ending(), out.toByteArray());
     String said =
         Tool.ok(
@@ -76,7 +85,7 @@ public class FlatPictureTest {
       throws IOException {
     InkTable inks = InkTable.of(OutputCondition.COATED.profile(), Rendering.USUAL, 3);
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    FlatPicture.write(image(), inks, format, 300, out);
+    FlatPicture.write(PictureReader.rows(image()), inks, format, 300, out, scratch());
     Path file = Tool.file("front." + format.ending(), out.toByteArray());
     assertThat(Tool.ok("identify", "-format", "%m %[colorspace] %x", file.toString()))
         .startsWith(format + " CMYK 300");
@@ -89,6 +98,86 @@ public class FlatPictureTest {
     int meant = inks.packed(0x1f4b4d);
     for (int shift = 0; shift <= 24; shift += 8) {
       assertThat(found >>> shift & 0xff).isCloseTo(meant >>> shift & 0xff, within(apart));
+    }
+  }
+
+  /** Grain over a slope, so that every unit of a JPEG is another. */
+  private static BufferedImage grain(int w, int h) {
+    Random random = new Random(5);
+    BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        int v = (x + y) * 200 / (w + h) + random.nextInt(56);
+        image.setRGB(x, y, v << 16 | (255 - v) << 8 | (v ^ 0x3f));
+      }
+    }
+    return image;
+  }
+
+  /** What is packed strip by strip is decoded to the very pixels of what is packed as a whole. */
+  @Test
+  public void aJpegOfManyStripsIsTheSamePictureAsOneOfOne() throws IOException {
+    for (int[] size : new int[][] {{3001, 2003}, {517, 9001}, {8000, 17}}) {
+      BufferedImage image = grain(size[0], size[1]);
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      FlatPicture.write(PictureReader.rows(image), Format.JPEG, 300, out, scratch());
+      BufferedImage strips = EbookCover.decoded(out.toByteArray());
+      BufferedImage whole = EbookCover.decoded(EbookCover.jpeg(image, 0.92f));
+      int[] a = strips.getRGB(0, 0, size[0], size[1], null, 0, size[0]);
+      int[] b = whole.getRGB(0, 0, size[0], size[1], null, 0, size[0]);
+      assertThat(java.util.Arrays.equals(a, b)).as("%d × %d", size[0], size[1]).isTrue();
+      // and another reader takes it without a word
+      Path file = Tool.file("strips.jpg", out.toByteArray());
+      assertThat(Tool.ok("identify", "-regard-warnings", "-format", "%w %h", file.toString()))
+          .isEqualTo(size[0] + " " + size[1]);
+    }
+  }
+
+  @DataProvider
+  Object[][] everything() {
+    return new Object[][] {
+      {Format.JPEG, false},
+      {Format.PNG, false},
+      {Format.TIFF, false},
+      {Format.JPEG, true},
+      {Format.TIFF, true}
+    };
+  }
+
+  /** When half the rows are taken, a third of them at least has left the memory. */
+  @Test(dataProvider = "everything")
+  public void rowsAreWrittenAsTheyAreTakenAndNothingIsLeftBehind(Format format, boolean inked)
+      throws IOException {
+    BufferedImage image = grain(3000, 4000);
+    Path scratch = scratch();
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    long[] written = {0};
+    Rows rows =
+        new app.reglet.press.picture.ChangedRows(PictureReader.rows(image)) {
+          @Override
+          protected void change(int[] argb, int y) {
+            if (y == 2000) {
+              written[0] = out.size() + size(scratch);
+            }
+          }
+        };
+    if (inked) {
+      InkTable inks = InkTable.of(OutputCondition.COATED.profile(), Rendering.USUAL, 3);
+      FlatPicture.write(rows, inks, format, 300, out, scratch);
+    } else {
+      FlatPicture.write(rows, format, 300, out, scratch);
+    }
+    assertThat(written[0]).isGreaterThan(out.size() / 3);
+    assertThat(size(scratch)).isZero();
+    BufferedImage read = ImageIO.read(new java.io.ByteArrayInputStream(out.toByteArray()));
+    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("3000 × 4000");
+  }
+
+  private static long size(Path directory) {
+    try (var files = Files.list(directory)) {
+      return files.mapToLong(f -> f.toFile().length()).sum();
+    } catch (IOException e) {
+      throw new AssertionError(e);
     }
   }
 }

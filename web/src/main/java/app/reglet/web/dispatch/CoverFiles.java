@@ -4,12 +4,14 @@ import app.reglet.core.Refusal;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.Progress;
+import app.reglet.press.picture.PictureReader;
 import app.reglet.press.raster.EbookCover;
 import app.reglet.press.raster.FlatPicture;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.jobs.Job;
 import app.reglet.web.jobs.JobMaker;
 import app.reglet.web.jobs.Order;
+import app.reglet.web.store.DataDirectory;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
@@ -34,8 +36,15 @@ public class CoverFiles implements JobMaker {
   private final Pressing pressing;
   private final FileNumbers numbers;
   private final Revisions revisions;
+  private final DataDirectory data;
 
-  CoverFiles(Covers covers, Pressing pressing, FileNumbers numbers, Revisions revisions) {
+  CoverFiles(
+      Covers covers,
+      Pressing pressing,
+      FileNumbers numbers,
+      Revisions revisions,
+      DataDirectory data) {
+    this.data = data;
     this.covers = covers;
     this.pressing = pressing;
     this.numbers = numbers;
@@ -120,10 +129,15 @@ public class CoverFiles implements JobMaker {
   }
 
   /** The file of an ebook cover; what is to be said of it. */
-  private static String ebook(Cover cover, OutputStream out) throws IOException {
+  private String ebook(Cover cover, OutputStream out) throws IOException {
     FlatPicture.Format format = format(cover);
     if (format != FlatPicture.Format.JPEG) {
-      FlatPicture.write(EbookCover.image(cover.art().orElseThrow()), format, EbookCover.PPI, out);
+      FlatPicture.write(
+          PictureReader.rows(EbookCover.image(cover.art().orElseThrow())),
+          format,
+          EbookCover.PPI,
+          out,
+          data.uploads());
       return "";
     }
     EbookCover made = EbookCover.make(cover.art().orElseThrow(), cover.house().files());

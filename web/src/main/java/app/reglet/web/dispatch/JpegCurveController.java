@@ -1,20 +1,23 @@
 package app.reglet.web.dispatch;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.EbookCover;
-import app.reglet.press.raster.FlatPicture;
 import app.reglet.press.raster.JpegCurve;
+import app.reglet.web.jobs.Drawing;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.Fronts;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -37,11 +40,11 @@ public class JpegCurveController {
   private static final int LARGER = 3;
 
   private final Covers covers;
-  private final Pressing pressing;
+  private final Drawing drawing;
 
-  JpegCurveController(Covers covers, Pressing pressing) {
+  JpegCurveController(Covers covers, Drawing drawing) {
     this.covers = covers;
-    this.pressing = pressing;
+    this.drawing = drawing;
   }
 
   /**
@@ -62,17 +65,19 @@ public class JpegCurveController {
   public record Tick(int at, String said) {}
 
   @GetMapping("/editions/{id}/jpeg-curve")
-  String curve(@PathVariable Long id, Viewer viewer, Model model) {
+  CompletableFuture<String> curve(@PathVariable Long id, Viewer viewer, Model model) {
     Cover cover = ebook(id, viewer);
-    record Both(JpegCurve curve, EbookCover made) {}
-    Both both =
-        pressing.atOnce(
-            cover,
-            () ->
-                new Both(
-                    JpegCurve.of(EbookCover.image(cover.art().orElseThrow())),
-                    EbookCover.make(cover.art().orElseThrow(), cover.house().files())));
-    List<JpegCurve.Point> points = both.curve().points();
+    return drawing.of(
+        () -> {
+          Artwork art = cover.art().orElseThrow();
+          JpegCurve curve = JpegCurve.of(EbookCover.image(art));
+          tell(cover, curve, EbookCover.make(art, cover.house().files()), model);
+          return "jpeg-curve :: curve";
+        });
+  }
+
+  private static void tell(Cover cover, JpegCurve curve, EbookCover made, Model model) {
+    List<JpegCurve.Point> points = curve.points();
     double most = points.get(points.size() - 1).bytes();
     double loss = Math.max(1, points.get(0).loss() * 1.1);
     List<Dot> dots = new ArrayList<>();
@@ -87,11 +92,11 @@ public class JpegCurveController {
               p.quality(),
               megabytes(p.bytes()),
               String.format(Locale.ROOT, "%.2f", p.loss()),
-              p.quality() == both.curve().knee()));
+              p.quality() == curve.knee()));
       line.append(line.length() == 0 ? "M" : "L").append(x).append(' ').append(y);
     }
     long limit = cover.house().files().mostMegabytes() * 1_000_000L;
-    model.addAttribute("id", id);
+    model.addAttribute("id", cover.edition().getId());
     model.addAttribute("dots", dots);
     model.addAttribute("path", line.toString());
     model.addAttribute("seen", new Tick(y(1, loss), "1, just seen"));
@@ -100,12 +105,11 @@ public class JpegCurveController {
         limit > 0 && limit < most
             ? new Tick(x(limit, most), "the shop’s " + limit / 1_000_000 + " MB")
             : null);
-    model.addAttribute("made", both.made());
-    model.addAttribute("knee", both.curve().knee());
-    model.addAttribute("worstX", both.curve().worstX());
-    model.addAttribute("worstY", both.curve().worstY());
+    model.addAttribute("made", made);
+    model.addAttribute("knee", curve.knee());
+    model.addAttribute("worstX", curve.worstX());
+    model.addAttribute("worstY", curve.worstY());
     model.addAttribute("version", Fronts.key(cover.edition()));
-    return "jpeg-curve :: curve";
   }
 
   private Cover ebook(Long id, Viewer viewer) {
@@ -131,38 +135,40 @@ public class JpegCurveController {
 
   /** The square that loses most, three times as large. */
   @GetMapping("/editions/{id}/jpeg-square")
-  ResponseEntity<byte[]> square(
+  CompletableFuture<ResponseEntity<byte[]>> square(
       @PathVariable Long id,
       @RequestParam int quality,
       @RequestParam int x,
       @RequestParam int y,
-      Viewer viewer)
-      throws IOException {
+      Viewer viewer) {
     Cover cover = ebook(id, viewer);
     if (quality < 1 || quality > 100) {
       throw new Refusal("quality", "A quality is 1 to 100; this is " + quality + ".");
     }
-    BufferedImage square =
-        pressing.atOnce(
-            cover,
-            () -> {
-              BufferedImage image = EbookCover.image(cover.art().orElseThrow());
-              if (x < 0 || y < 0 || x >= image.getWidth() || y >= image.getHeight()) {
-                throw new Refusal("x", "There is nothing of the cover at " + x + ", " + y + ".");
-              }
-              return JpegCurve.square(image, quality, x, y);
-            });
+    return drawing.of(
+        () ->
+            ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_PNG)
+                .cacheControl(CacheControl.noStore())
+                .body(square(cover, quality, x, y)));
+  }
+
+  private static byte[] square(Cover cover, int quality, int x, int y) {
+    BufferedImage image = EbookCover.image(cover.art().orElseThrow());
+    if (x < 0 || y < 0 || x >= image.getWidth() || y >= image.getHeight()) {
+      throw new Refusal("x", "There is nothing of the cover at " + x + ", " + y + ".");
+    }
+    BufferedImage square = JpegCurve.square(image, quality, x, y);
     BufferedImage larger =
         new BufferedImage(
             square.getWidth() * LARGER, square.getHeight() * LARGER, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = larger.createGraphics();
     g.drawImage(square, 0, 0, larger.getWidth(), larger.getHeight(), null);
     g.dispose();
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    FlatPicture.write(larger, FlatPicture.Format.PNG, 96, out);
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_PNG)
-        .cacheControl(CacheControl.noStore())
-        .body(out.toByteArray());
+    try {
+      return ScreenPicture.png(larger);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 }

@@ -7,7 +7,8 @@ import app.reglet.press.colour.InkTable;
 import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.pdf.Progress;
-import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.press.picture.Rows;
+import app.reglet.press.raster.DrawnRows;
 import app.reglet.press.raster.FlatPicture;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.jobs.Job;
@@ -19,7 +20,6 @@ import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Fronts;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Locale;
@@ -137,11 +137,14 @@ class PartFiles implements JobMaker {
           art, picture.box(), cover.book(), revisions.made(edition), out, data.uploads());
       return "";
     }
-    BufferedImage image = ArtworkRaster.render(art, Rect.of(picture.box()), picture.width());
+    Rows rows =
+        progress.through(
+            new DrawnRows(art.marks(), Rect.of(picture.box()), picture.width(), picture.height()));
     if (wanted.isInks()) {
-      FlatPicture.write(image, inks(cover, wanted.colours()), wanted.kind(), picture.ppi(), out);
+      InkTable inks = inks(cover, wanted.colours());
+      FlatPicture.write(rows, inks, wanted.kind(), picture.ppi(), out, data.uploads());
     } else {
-      FlatPicture.write(image, wanted.kind(), picture.ppi(), out);
+      FlatPicture.write(rows, wanted.kind(), picture.ppi(), out, data.uploads());
     }
     return "";
   }

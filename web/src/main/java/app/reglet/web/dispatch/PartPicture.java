@@ -84,6 +84,11 @@ record PartPicture(Box box, String name, int width, double ppi) {
     return new PartPicture(box, part, width, width / inches);
   }
 
+  /** Pixels of its height. */
+  int height() {
+    return Math.max(1, (int) Math.round(width * box.height().toMm() / box.width().toMm()));
+  }
+
   private static Box box(Wrap wrap, String part) {
     if (part.equals("sheet")) {
       return wrap.sheetBox();

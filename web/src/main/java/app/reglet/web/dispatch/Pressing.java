@@ -1,6 +1,5 @@
 package app.reglet.web.dispatch;
 
-import app.reglet.core.Refusal;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.Wrap;
@@ -13,7 +12,6 @@ import app.reglet.press.pdf.Weight;
 import app.reglet.press.type.Typefaces;
 import app.reglet.web.bench.Revisions;
 import app.reglet.web.profiles.Conditions;
-import app.reglet.web.shell.Busy;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.Uploads;
@@ -27,27 +25,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
-import java.util.function.Supplier;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 
-/** Makes press files on the disk, so few at once that they fit the heap whatever is in them. */
+/** Makes press files on the disk. */
 @Service
 class Pressing {
-  private static final Logger LOG = LoggerFactory.getLogger(Pressing.class);
-  private static final int AT_ONCE = 2;
-  private static final int WAIT_SECONDS = 60;
-
-  /** No house takes more, and few disks like it. */
-  private static final long MOST_BYTES = 2_000_000_000;
-
   /** Of photos: below the last, squares would show. */
   private static final float[] QUALITIES = {PressMaking.QUALITY, 0.85f, 0.75f};
 
-  private final Semaphore presses = new Semaphore(AT_ONCE, true);
   private final Covers covers;
   private final Revisions revisions;
   private final DataDirectory data;
@@ -84,15 +69,7 @@ class Pressing {
     List<PressFile.Page> pages = pages(cover, page);
     PressMaking making = making(cover, options);
     Weight weight = PressFile.weight(pages, making);
-    if (weight.bytes() > MOST_BYTES) {
-      throw new Refusal(
-          "file",
-          String.format(
-              Locale.ROOT,
-              "The file would have about %.1f GB; one of more than %.0f GB is not made. Use coarser pictures, or have the rule sheet say how fine they may be.",
-              weight.bytes() / 1e9,
-              MOST_BYTES / 1e9));
-    }
+    weight.allow();
     room.need(weight.bytes());
     long most = cover.house().files().mostMegabytes() * 1_000_000L;
     Path file = uploads.scratch();
@@ -201,30 +178,5 @@ class Pressing {
       pages.add(new PressFile.Page(inside.art().orElseThrow(), inside.sheet()));
     }
     return pages;
-  }
-
-  /** Does something that takes much memory, when there is some for it. */
-  <R> R atOnce(Cover cover, Supplier<R> making) {
-    try {
-      if (!presses.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
-        throw new Busy(
-            "Other files are being made, and this one would have waited more than "
-                + WAIT_SECONDS
-                + " seconds: try again a little later.");
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new Busy("Reglet is being stopped: try again when it is up.");
-    }
-    try {
-      R made = making.get();
-      LOG.info(
-          "file made of edition {}, revision {}",
-          cover.edition().getId(),
-          cover.edition().getRevision());
-      return made;
-    } finally {
-      presses.release();
-    }
   }
 }

@@ -1,10 +1,10 @@
 package app.reglet.web.proof;
 
 import app.reglet.core.Refusal;
-import app.reglet.core.house.PressRules;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.raster.PrintedSheet;
+import app.reglet.web.jobs.Drawing;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -12,6 +12,7 @@ import app.reglet.web.titles.Fronts;
 import app.reglet.web.titles.MeasureLine;
 import java.time.Duration;
 import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -27,8 +28,10 @@ import org.springframework.web.bind.annotation.ResponseBody;
 public class ProofController {
   private final Covers covers;
   private final Proofs proofs;
+  private final Drawing drawing;
 
-  ProofController(Covers covers, Proofs proofs) {
+  ProofController(Covers covers, Proofs proofs, Drawing drawing) {
+    this.drawing = drawing;
     this.covers = covers;
     this.proofs = proofs;
   }
@@ -55,17 +58,20 @@ public class ProofController {
     model.addAttribute(
         "side", side.equals("inside") && cover.outer().isPresent() ? "inside" : "outside");
     model.addAttribute("key", Fronts.key(cover.edition()));
-    proofs
-        .sheet(cover)
-        .ifPresent(
-            sheet -> {
-              PressRules rules = cover.house().files().press();
-              model.addAttribute("condition", proofs.condition(cover).title());
-              model.addAttribute("rules", rules);
-              model.addAttribute("figures", said(cover, sheet.figures()));
-              model.addAttribute("most", sheet.figures());
-            });
+    if (proofs.isPrinted(cover)) {
+      model.addAttribute("condition", proofs.condition(cover).title());
+      model.addAttribute("rules", cover.house().files().press());
+    }
     return "proof";
+  }
+
+  /** What of the printed sheet is told in figures. */
+  @GetMapping(value = "/editions/{id}/proof/figures", produces = "text/plain;charset=UTF-8")
+  @ResponseBody
+  CompletableFuture<String> figures(
+      @PathVariable Long id, @RequestParam(defaultValue = "outside") String side, Viewer viewer) {
+    Cover cover = side(id, side, viewer);
+    return drawing.of(() -> said(cover, proofs.sheet(cover).figures()));
   }
 
   /** Where the most ink lies, and what was moved to black. */
@@ -95,21 +101,25 @@ public class ProofController {
 
   /** A picture of the printed sheet. */
   @GetMapping("/editions/{id}/proof/picture")
-  ResponseEntity<byte[]> picture(
+  CompletableFuture<ResponseEntity<byte[]>> picture(
       @PathVariable Long id,
       @RequestParam(defaultValue = "printed") String view,
       @RequestParam(defaultValue = "outside") String side,
       Viewer viewer) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_PNG)
-        .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePrivate())
-        .body(proofs.picture(side(id, side, viewer), Proofs.View.byId(view)));
+    Cover cover = side(id, side, viewer);
+    Proofs.View wanted = Proofs.View.byId(view);
+    return drawing.of(
+        () ->
+            ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_PNG)
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePrivate())
+                .body(proofs.picture(cover, wanted)));
   }
 
   /** The inks at a place, in words. */
   @GetMapping(value = "/editions/{id}/proof/at", produces = "text/plain;charset=UTF-8")
   @ResponseBody
-  String at(
+  CompletableFuture<String> at(
       @PathVariable Long id,
       @RequestParam double x,
       @RequestParam double y,
@@ -118,10 +128,11 @@ public class ProofController {
     if (!(x >= 0 && x <= 1 && y >= 0 && y <= 1)) {
       throw new Refusal("place", "A place on the sheet is from 0 to 1 of its width and height.");
     }
-    PrintedSheet sheet =
-        proofs
-            .sheet(side(id, side, viewer))
-            .orElseThrow(() -> new Refusal("view", "An ebook cover is not printed."));
+    Cover cover = side(id, side, viewer);
+    return drawing.of(() -> inks(proofs.sheet(cover), x, y));
+  }
+
+  private static String inks(PrintedSheet sheet, double x, double y) {
     int px = Math.min(sheet.ink().width() - 1, (int) (x * sheet.ink().width()));
     int py = Math.min(sheet.ink().height() - 1, (int) (y * sheet.ink().height()));
     int i = 4 * (py * sheet.ink().width() + px);

@@ -15,7 +15,6 @@ import app.reglet.web.titles.Latest;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** Covers as they come from the press, on the screen. */
@@ -87,34 +86,33 @@ public class Proofs {
     return conditions.inks(cover.house().files().press());
   }
 
-  /** A cover as it is printed; empty for one that is not. */
-  Optional<PrintedSheet> sheet(Cover cover) {
-    if (cover.edition().getBinding().isInPixels() || cover.art().isEmpty()) {
-      return Optional.empty();
+  /** Whether a cover is printed. */
+  boolean isPrinted(Cover cover) {
+    return !cover.edition().getBinding().isInPixels() && cover.art().isPresent();
+  }
+
+  /**
+   * A cover as it is printed.
+   *
+   * @throws Refusal when it is not
+   */
+  PrintedSheet sheet(Cover cover) {
+    if (!isPrinted(cover)) {
+      throw new Refusal("view", "An ebook cover is not printed: it has no inks.");
     }
-    Artwork art = cover.art().get();
+    Artwork art = cover.art().orElseThrow();
     Condition condition = condition(cover);
     PressRules rules = cover.house().files().press();
-    return Optional.of(
-        sheets.computeIfAbsent(
-            Fronts.key(cover.edition())
-                + cover.side()
-                + condition.profile().sha()
-                + rules.mostInk(),
-            k ->
-                PrintedSheet.of(
-                    art,
-                    conditions.inks(rules),
-                    conditions.inks(rules.withMostInk(UNLIMITED)),
-                    WIDE)));
+    return sheets.computeIfAbsent(
+        Fronts.key(cover.edition()) + cover.side() + condition.profile().sha() + rules.mostInk(),
+        k ->
+            PrintedSheet.of(
+                art, conditions.inks(rules), conditions.inks(rules.withMostInk(UNLIMITED)), WIDE));
   }
 
   /** A picture of it, PNG. */
   byte[] picture(Cover cover, View view) {
-    PrintedSheet sheet =
-        sheet(cover)
-            .orElseThrow(
-                () -> new Refusal("view", "An ebook cover is not printed: it has no inks."));
+    PrintedSheet sheet = sheet(cover);
     BufferedImage image =
         switch (view) {
           case PRINTED, PAPER -> sheet.seen(table(condition(cover), view == View.PAPER));

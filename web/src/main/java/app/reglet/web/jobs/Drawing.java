@@ -1,0 +1,45 @@
+package app.reglet.web.jobs;
+
+import app.reglet.web.shell.Busy;
+import jakarta.annotation.PreDestroy;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/** Draws what pages show, two at once: a request's own thread draws nothing. */
+@Component
+public class Drawing {
+  private static final int AT_ONCE = 2;
+  private static final int MOST_WAITING = 40;
+
+  private final ThreadPoolExecutor threads =
+      new ThreadPoolExecutor(
+          AT_ONCE, AT_ONCE, 1, TimeUnit.MINUTES, new ArrayBlockingQueue<>(MOST_WAITING));
+
+  Drawing() {
+    threads.allowCoreThreadTimeOut(true);
+  }
+
+  /**
+   * What is drawn, when it is.
+   *
+   * @throws Busy when too much waits to be drawn
+   */
+  public <T> CompletableFuture<T> of(Supplier<T> drawing) {
+    try {
+      return CompletableFuture.supplyAsync(drawing, threads);
+    } catch (RejectedExecutionException e) {
+      throw new Busy(
+          MOST_WAITING + " other pictures wait to be drawn: try again in a few seconds.");
+    }
+  }
+
+  @PreDestroy
+  void end() {
+    threads.shutdownNow();
+  }
+}
