@@ -276,9 +276,16 @@ public class JobsTest {
       String old = end(web, 7, order(web, 7, Map.of("standard", "x4")));
       String file = old.replaceAll("(?s).*(/editions/7/dispatch/file\\?job=\\d+).*", "$1");
       assertThat(web.get(file).status()).isEqualTo(200);
-      // little is left, more than is asked for before it is begun
-      disk.fill(12_000_000);
-      String after = end(web, 7, order(web, 7, Map.of("ppi", "600")));
+      // there is room enough when it is begun, and none any more when it is under way
+      disk.fill(60_000_000);
+      String ids = order(web, 7, Map.of("ppi", "600"));
+      String state = state(web, 7, ids);
+      while (!state.contains("% made")) {
+        assertThat(state).as("not made yet").doesNotContain("Made <b");
+        state = state(web, 7, ids);
+      }
+      disk.fill(100_000);
+      String after = end(web, 7, ids);
       assertThat(after).containsAnyOf("disk that holds Reglet’s data is full", "is full");
       assertThat(web.get(file).status()).isEqualTo(200);
       try (var list = Files.list(disk.path().resolve("made"))) {

@@ -139,8 +139,7 @@ public class ProofTest {
     return desk.page
         .context()
         .request()
-        .get(
-            "/editions/" + id + "/part?part=front&format=tiff&size=100+px&colours=our-laid-paper")
+        .get("/editions/" + id + "/part?part=front&format=tiff&size=100+px&colours=our-laid-paper")
         .body();
   }
 

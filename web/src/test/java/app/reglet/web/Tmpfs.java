@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import org.testng.SkipException;
 
 /** A small disk of its own, to be filled: a tmpfs, which only root can mount. */
@@ -30,7 +31,9 @@ public final class Tmpfs implements AutoCloseable {
   /** Fills it until so many bytes are left. */
   public void fill(long left) throws IOException {
     byte[] block = new byte[4096];
-    try (OutputStream out = Files.newOutputStream(at.resolve("filler"))) {
+    try (OutputStream out =
+        Files.newOutputStream(
+            at.resolve("filler"), StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
       while (Files.getFileStore(at).getUsableSpace() >= left + block.length) {
         out.write(block);
       }

@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -58,6 +59,10 @@ public class Jobs {
   private final Set<Long> running = ConcurrentHashMap.newKeySet();
   private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
   private final Map<Long, CountDownLatch> ends = new ConcurrentHashMap<>();
+
+  /** How jobs ended, where a full disk didn't let it be written down. */
+  private final Map<Long, Ending> untold = new ConcurrentHashMap<>();
+
   private volatile boolean stopping;
 
   Jobs(
@@ -87,7 +92,10 @@ public class Jobs {
   public Job order(Order order) {
     for (int tries = 0; ; tries++) {
       try {
-        Job job = rows.findByHash(order.hash()).orElseGet(() -> new Job(order, clock.instant()));
+        Job job =
+            rows.findByHash(order.hash())
+                .map(this::told)
+                .orElseGet(() -> new Job(order, clock.instant()));
         boolean fresh = job.getId() == null;
         if (!fresh && !job.isOver()) {
           cancelled.remove(job.getId()); // somebody wants it after all
@@ -102,6 +110,7 @@ public class Jobs {
                   + " files wait to be made; order this one when some of them are done, or take some back.");
         }
         if (!fresh) {
+          untold.remove(job.getId());
           job.again(clock.instant());
         }
         Job kept = rows.saveAndFlush(job);
@@ -124,12 +133,15 @@ public class Jobs {
    */
   public Job get(Long id) {
     return rows.findById(id)
+        .map(this::told)
         .orElseThrow(() -> new Gone("There is no such file here: order it again on Dispatch."));
   }
 
   /** How many come before one that waits. */
   public long before(Job job) {
-    return rows.findByStateIn(OPEN).stream().filter(j -> j.getId() < job.getId()).count();
+    return rows.findByStateIn(OPEN).stream()
+        .filter(j -> j.getId() < job.getId() && !untold.containsKey(j.getId()))
+        .count();
   }
 
   /** How far one is, 0 to 1. */
@@ -210,9 +222,9 @@ public class Jobs {
 
   private void run(Job begun) {
     Job job = begun;
-    job.become(Job.State.RUNNING);
-    job = rows.saveAndFlush(job);
     try {
+      job.become(Job.State.RUNNING);
+      job = rows.saveAndFlush(job);
       made(job);
     } catch (Stopped stopped) {
       job.become(Job.State.WAITING); // begun again at the next start
@@ -283,12 +295,33 @@ public class Jobs {
   }
 
   private void end(Job job, Job.State how, String said, long bytes) {
-    Job now = rows.findById(job.getId()).orElse(job);
-    now.end(how, said, bytes, clock.instant());
-    rows.saveAndFlush(now);
+    untold.put(job.getId(), new Ending(how, said, bytes, clock.instant()));
+    told(job);
     CountDownLatch end = ends.remove(job.getId());
     if (end != null) {
       end.countDown();
+    }
+  }
+
+  /** How one ended. */
+  private record Ending(Job.State how, String said, long bytes, Instant at) {}
+
+  /** As it ended, which is written down if it is not yet and there is room for it. */
+  private Job told(Job job) {
+    Ending ending = untold.get(job.getId());
+    if (ending == null) {
+      return job;
+    }
+    try {
+      Job now = rows.findById(job.getId()).orElse(job);
+      now.end(ending.how(), ending.said(), ending.bytes(), ending.at());
+      now = rows.saveAndFlush(now);
+      untold.remove(job.getId(), ending);
+      return now;
+    } catch (RuntimeException full) {
+      LOG.warn("how the making of {} ended could not be written down yet", job.getName(), full);
+      job.end(ending.how(), ending.said(), ending.bytes(), ending.at());
+      return job;
     }
   }
 
@@ -307,6 +340,8 @@ public class Jobs {
 
   /** Those of an edition, the newest first. */
   public List<Job> of(Long edition, String kind) {
-    return rows.findByEditionIdAndKindOrderByOrderedDesc(edition, kind);
+    return rows.findByEditionIdAndKindOrderByOrderedDesc(edition, kind).stream()
+        .map(this::told)
+        .toList();
   }
 }
