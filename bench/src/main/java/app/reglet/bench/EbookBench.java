@@ -1,6 +1,9 @@
 package app.reglet.bench;
 
+import app.reglet.core.book.Binding;
 import app.reglet.core.book.Book;
+import app.reglet.core.book.PageTurn;
+import app.reglet.core.book.Specification;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
@@ -9,10 +12,7 @@ import app.reglet.core.house.FileRules;
 import app.reglet.core.house.RuleSheetReader;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Binding;
 import app.reglet.core.wrap.Measuring;
-import app.reglet.core.wrap.PageTurn;
-import app.reglet.core.wrap.Specification;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
