@@ -70,7 +70,7 @@ import org.openjdk.jmh.annotations.Warmup;
  * A PDF/X-1a file of a 6 × 9 in wrap: a photo over all of it, 40 pieces with shadows, pictures at
  * 300 ppi, in 512 MB, written to the disk.
  */
-@State(Scope.Thread)
+@State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 2)

@@ -11,9 +11,13 @@ import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Marks as inks, pixel by pixel. They are drawn twice, once with cyan, magenta and yellow as what
@@ -27,6 +31,18 @@ import java.util.stream.Stream;
  */
 public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
   private static final double MUCH_LARGER = 1.3;
+
+  /**
+   * Threads of the other halves. Not the platform's common ones: while a half waits for a picture,
+   * they would take up halves of other files, which wait for theirs.
+   */
+  private static final Executor OTHER =
+      Executors.newCachedThreadPool(
+          task -> {
+            Thread thread = new Thread(task, "other half");
+            thread.setDaemon(true);
+            return thread;
+          });
 
   /**
    * Draws marks.
@@ -48,16 +64,33 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
       boolean onPaper) {
     byte[] out = new byte[4 * width * height];
     byte[] alpha = onPaper ? null : new byte[width * height];
-    Stream.of(false, true)
-        .parallel()
-        .forEach(
-            black -> {
-              BufferedImage image =
-                  half(marks, area, width, height, inks, pictures, onPaper, black);
-              take(image, black, out, alpha);
-            });
+    Consumer<Boolean> half =
+        black ->
+            take(
+                half(marks, area, width, height, inks, pictures, onPaper, black),
+                black,
+                out,
+                alpha);
+    CompletableFuture<Void> coloured = CompletableFuture.runAsync(() -> half.accept(false), OTHER);
+    try {
+      half.accept(true);
+    } finally {
+      ended(coloured);
+    }
     inks.keep(out);
     return new InkPixels(width, height, out, alpha);
+  }
+
+  /** Waits for the other half, and throws what it threw. */
+  private static void ended(CompletableFuture<Void> half) {
+    try {
+      half.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof Error error) {
+        throw error;
+      }
+      throw e.getCause() instanceof RuntimeException own ? own : e;
+    }
   }
 
   private static BufferedImage half(
