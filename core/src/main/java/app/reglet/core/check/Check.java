@@ -29,6 +29,7 @@ public interface Check {
         new BarcodePresent(),
         new BarcodeReadable(),
         new BleedReached(),
+        new LinesThick(),
         new PictureFineEnough(),
         new PicturesLicensed(),
         new PageBringsFonts());
@@ -44,6 +45,7 @@ public interface Check {
         new WordsHaveGlyphs(),
         new FactsStated(),
         new BleedReached(),
+        new LinesThick(),
         new PictureFineEnough(),
         new PageBringsFonts());
   }

@@ -37,6 +37,20 @@ public record Finding(
     return found.code();
   }
 
+  /** What a person does about it. */
+  public Act act() {
+    return Act.of(code());
+  }
+
+  /** What mends it without anything that a person would have to judge. */
+  public Optional<Remedy.OfDesign> safeRemedy() {
+    return remedies.stream()
+        .filter(Remedy.OfDesign.class::isInstance)
+        .map(Remedy.OfDesign.class::cast)
+        .filter(Remedy.OfDesign::isSafe)
+        .findFirst();
+  }
+
   public boolean mustMend() {
     return severity == Severity.MEND;
   }

@@ -193,6 +193,21 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String ofDrawing(OfDrawing f) {
+    return f.accept(new DrawingFindingText(unit));
+  }
+
+  @Override
+  public String pictureFine(Found.PictureFine f) {
+    return quoted(f.name())
+        + " has "
+        + ppi(f.ppi())
+        + " at printed size; beyond "
+        + f.wanted()
+        + " ppi nobody sees more, and the file is larger than it need be.";
+  }
+
+  @Override
   public String nearMiss(NearMiss f) {
     if (f instanceof NearMiss.OffMiddle m) {
       return quoted(m.name())

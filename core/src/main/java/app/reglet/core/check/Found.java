@@ -15,6 +15,7 @@ public sealed interface Found
         OfBarcode,
         OfWords,
         OfPicture,
+        OfDrawing,
         NearMiss,
         Found.WordsOverflow,
         Found.SpineTypeNotAllowed,
@@ -22,6 +23,7 @@ public sealed interface Found
         Found.SpineTypeTooBig,
         Found.PictureTooCoarse,
         Found.PictureSoft,
+        Found.PictureFine,
         Found.WordsAcrossFold,
         Found.BleedNotReached,
         Found.WordsOutsideSafe,
@@ -82,6 +84,10 @@ public sealed interface Found
     R ofWords(OfWords found);
 
     R ofPicture(OfPicture found);
+
+    R ofDrawing(OfDrawing found);
+
+    R pictureFine(PictureFine found);
 
     R nearMiss(NearMiss found);
 
@@ -171,6 +177,19 @@ public sealed interface Found
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.pictureSoft(this);
+    }
+  }
+
+  /** A picture has more pixels than anybody sees. */
+  record PictureFine(String name, double ppi, int wanted) implements Found {
+    @Override
+    public String code() {
+      return "picture-fine";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.pictureFine(this);
     }
   }
 

@@ -95,8 +95,17 @@ public sealed interface Laid {
    */
   record Face(String id, String name, String family, boolean fine) {}
 
-  /** An area of colour. */
-  record Area(String piece, String name, Outline outline) implements Laid {}
+  /**
+   * An area of colour, or a line.
+   *
+   * @param line how thick its line is; zero without one
+   */
+  record Area(String piece, String name, Outline outline, Length line) implements Laid {
+    /** Without a line. */
+    public Area(String piece, String name, Outline outline) {
+      this(piece, name, outline, Length.ZERO);
+    }
+  }
 
   /**
    * The barcode, with its quiet zones.

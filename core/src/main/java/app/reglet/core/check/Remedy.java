@@ -36,6 +36,11 @@ public sealed interface Remedy {
 
   /** What changes a design. */
   sealed interface OfDesign extends Remedy {
+    /** Whether it may be done together with others, with nothing for a person to judge. */
+    default boolean isSafe() {
+      return false;
+    }
+
     /** Hands itself to the method of its kind. */
     <R> R accept(Visitor<R> visitor);
 
@@ -68,6 +73,10 @@ public sealed interface Remedy {
       R moveBy(MoveBy remedy);
 
       R putPanel(PutPanel remedy);
+
+      R thicken(Thicken remedy);
+
+      R carryOver(CarryOver remedy);
     }
   }
 
@@ -132,6 +141,11 @@ public sealed interface Remedy {
   /** Move the piece, or make it smaller, so that it keeps to the safe zone. */
   record IntoSafe(String piece) implements OfDesign {
     @Override
+    public boolean isSafe() {
+      return true;
+    }
+
+    @Override
     public Optional<String> changes() {
       return Optional.of(piece);
     }
@@ -149,6 +163,11 @@ public sealed interface Remedy {
 
   /** Let the words shrink to their box. */
   record FitWords(String piece) implements OfDesign {
+    @Override
+    public boolean isSafe() {
+      return true;
+    }
+
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -168,6 +187,11 @@ public sealed interface Remedy {
   /** Hang the piece on the bleed edge instead of the trim. */
   record ToBleed(String piece) implements OfDesign {
     @Override
+    public boolean isSafe() {
+      return true;
+    }
+
+    @Override
     public Optional<String> changes() {
       return Optional.of(piece);
     }
@@ -186,6 +210,11 @@ public sealed interface Remedy {
   /** Move words, or make their box smaller, so that they stand clear of the barcode area. */
   record ClearOfBarcode(String piece) implements OfDesign {
     @Override
+    public boolean isSafe() {
+      return true;
+    }
+
+    @Override
     public Optional<String> changes() {
       return Optional.of(piece);
     }
@@ -203,6 +232,11 @@ public sealed interface Remedy {
 
   /** Put the piece behind the barcode. */
   record BehindBarcode(String piece) implements OfDesign {
+    @Override
+    public boolean isSafe() {
+      return true;
+    }
+
     @Override
     public Optional<String> changes() {
       return Optional.of(piece);
@@ -262,6 +296,11 @@ public sealed interface Remedy {
   /** Lay the barcode on white. */
   record WhitePanel(String piece) implements OfDesign {
     @Override
+    public boolean isSafe() {
+      return true;
+    }
+
+    @Override
     public Optional<String> changes() {
       return Optional.of(piece);
     }
@@ -279,6 +318,11 @@ public sealed interface Remedy {
 
   /** Put the barcode in its area. */
   record PlaceBarcode() implements OfDesign {
+    @Override
+    public boolean isSafe() {
+      return true;
+    }
+
     @Override
     public String label(Unit unit) {
       return "Put the barcode in its area";
@@ -310,6 +354,11 @@ public sealed interface Remedy {
 
   /** Put a line with the credits of the cover's pictures on the back, or the front without one. */
   record PlaceCredits() implements OfDesign {
+    @Override
+    public boolean isSafe() {
+      return true;
+    }
+
     @Override
     public String label(Unit unit) {
       return "Place the credit";
@@ -380,6 +429,47 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.moveBy(this);
+    }
+  }
+
+  /** Draw a line thicker. */
+  record Thicken(String piece, Length width) implements OfDesign {
+    @Override
+    public boolean isSafe() {
+      return true;
+    }
+
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Make the line " + width.brief(Unit.PT) + " thick";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.thicken(this);
+    }
+  }
+
+  /** Carry the edges that lie on folds over them. */
+  record CarryOver(String piece, Length by) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Carry it " + by.brief(unit) + " over the fold";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.carryOver(this);
     }
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.core.design;
 
 import app.reglet.core.book.Book;
+import app.reglet.core.check.PiecesSeen;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
 import app.reglet.core.measure.Box;
@@ -154,6 +155,46 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
                             app.reglet.core.design.Panel.USUAL.across(),
                             app.reglet.core.design.Panel.USUAL.down())))
                 : p);
+  }
+
+  @Override
+  public Design thicken(Remedy.Thicken r) {
+    return design.changed(
+        r.piece(),
+        p ->
+            p.content() instanceof Content.Shape s && s.stroke() != null
+                ? p.withContent(
+                    new Content.Shape(
+                        s.figure(),
+                        s.fill(),
+                        new Stroke(
+                            s.stroke().paint(), r.width(), s.stroke().dashes(), s.stroke().side())))
+                : p);
+  }
+
+  @Override
+  public Design carryOver(Remedy.CarryOver r) {
+    return loose(r.piece(), p -> carryOver(p, r.by()));
+  }
+
+  /** Every side that lies on a fold ends beyond it. */
+  private Piece carryOver(Piece piece, Length by) {
+    Box box = piece.anchors().on(wrap).orElse(wrap.trimmed());
+    boolean left = wrap.folds().stream().anyMatch(f -> PiecesSeen.isOn(box.left(), f));
+    boolean right = wrap.folds().stream().anyMatch(f -> PiecesSeen.isOn(box.right(), f));
+    Box wider =
+        Box.between(
+            left ? box.left().minus(by) : box.left(),
+            box.top(),
+            right ? box.right().plus(by) : box.right(),
+            box.bottom());
+    return piece.withAnchors(
+        Anchors.hung(
+            piece.anchors().across().region(),
+            piece.anchors().across().hold(),
+            piece.anchors().down().hold(),
+            wider,
+            wrap));
   }
 
   /** With a small line of the credits owed at the foot of the back, in the type of its words. */

@@ -67,7 +67,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
       marks.addAll(line.marks(lay.fills.of(shape.stroke().paint(), rect), rect));
     }
     if (!covered.isEmpty()) {
-      lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered)));
+      Length line = shape.stroke() == null ? Length.ZERO : shape.stroke().width();
+      lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered), line));
     }
     return marks;
   }

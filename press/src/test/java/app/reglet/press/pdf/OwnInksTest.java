@@ -2,12 +2,17 @@ package app.reglet.press.pdf;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Treatment;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.house.PressRules.Standard;
+import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
@@ -112,5 +117,36 @@ public class OwnInksTest {
             .isBetween(meant[i][ink] - apart, meant[i][ink] + apart);
       }
     }
+  }
+
+  /** What is treated is treated as it is seen: gray cyan has all three colours. */
+  @Test
+  public void aTreatmentOfAPictureInInksReachesThePlates() throws IOException {
+    Picture picture = PictureReader.read(Files.readAllBytes(stripes("stripes.tif", 400)));
+    Content.Picture gray =
+        Content.Picture.of(picture.sha())
+            .withTreatment(
+                new Treatment(
+                    Treatment.NONE.levels(),
+                    0,
+                    0,
+                    -100,
+                    Treatment.NONE.toning(),
+                    Treatment.NONE.shade()));
+    Piece piece = new Piece("p", "P", Anchors.filling(Region.SHEET), gray);
+    Design design =
+        new Design(
+            Map.of(),
+            new Composition(Ground.plain(Colour.WHITE), List.of(piece)),
+            Composition.BLANK);
+    Artwork art =
+        new Composer(Specimen.TYPEFACES)
+            .compose(design, WRAP, Specimen.BOOK, sha -> Optional.of(picture));
+    Raster plates =
+        PressFiles.plates(
+            PressFiles.make(art, PressFiles.making(PressFiles.rules(Standard.X4, 300))), PPI);
+    int[] cyan = plates.getPixel(plates.getWidth() / 8, plates.getHeight() / 2, (int[]) null);
+    assertThat(cyan[0]).isLessThan(230);
+    assertThat(cyan[1] + cyan[3]).isGreaterThan(30);
   }
 }

@@ -18,6 +18,7 @@ import app.reglet.core.house.PressRules;
 import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
@@ -325,6 +326,44 @@ public class PlatesTest {
       }
     }
     assertThat(sum / (4.0 * a.getWidth() * a.getHeight())).isLessThan(2);
+  }
+
+  /** Parts of a group that fades as one, which fade themselves, and none twice. */
+  @Test
+  public void whatFadesInAGroupThatFadesPrintsTheSameFlattened() throws IOException {
+    Appearance half =
+        new Appearance(0.5, Appearance.Blend.NORMAL, Optional.empty(), Optional.empty());
+    List<Piece> parts =
+        List.of(
+            new Piece(
+                    "one",
+                    "one",
+                    Anchors.fromTop(Region.GROUP, mm(30), mm(40)),
+                    shape(new Colour.Cmyk(100, 0, 0, 0)))
+                .withAppearance(half),
+            new Piece(
+                    "two",
+                    "two",
+                    Anchors.fromTop(Region.GROUP, mm(50), mm(40)),
+                    shape(new Colour.Cmyk(0, 100, 0, 0)))
+                .withAppearance(half));
+    Piece group =
+        piece("group", 0, 0, 200, 200, new Content.Group(new Size(mm(200), mm(200)), parts))
+            .withAppearance(half);
+    Artwork art = art(Ground.plain(new Colour.Cmyk(0, 0, 60, 0)), null, group);
+    Raster live = plates(art, Standard.X4, 300);
+    Raster flat = plates(art, Standard.X1A, 300);
+    for (int[] at : new int[][] {{50, 35}, {50, 60}, {50, 80}, {50, 10}}) {
+      int[] p = at(live, at[0], at[1]);
+      int[] q = at(flat, at[0], at[1]);
+      for (int ink = 0; ink < 4; ink++) {
+        assertThat(q[ink])
+            .as("%d, %d, ink %d", at[0], at[1], ink)
+            .isBetween(p[ink] - 3, p[ink] + 3);
+      }
+    }
+    // a quarter of cyan, once
+    assertThat(at(flat, 50, 35)[0]).isBetween(60, 68);
   }
 
   /**

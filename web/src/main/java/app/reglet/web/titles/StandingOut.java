@@ -3,6 +3,7 @@ package app.reglet.web.titles;
 import app.reglet.core.check.EdgeSeen;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.NearMisses;
+import app.reglet.core.check.PiecesSeen;
 import app.reglet.core.check.Seen;
 import app.reglet.core.check.WordsStandOut;
 import app.reglet.press.art.Artwork;
@@ -60,6 +61,7 @@ public class StandingOut {
       findings.addAll(EdgeSeen.find(pale(cover, art.get()), cover.sheet()));
     }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
+    findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
     return cover.with(findings);
   }
 }
