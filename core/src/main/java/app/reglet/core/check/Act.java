@@ -11,12 +11,13 @@ public enum Act {
       "trim-not-offered pages-not-offered no-flap flap-not-offered inside-not-offered fact-empty fact-unknown title-other"),
   PLACE(
       "Move or resize",
-      "words-outside-safe words-across-fold words-overflow bleed-not-reached on-glue off-middle edges-apart edge-on-fold border-near-trim piece-off-sheet"),
+      "words-outside-safe words-across-fold words-overflow bleed-not-reached on-glue off-middle edges-apart edge-on-fold border-near-trim"),
+  PIECES("Show or take off", "piece-hidden piece-off-sheet words-none"),
   TYPE(
       "Set the words anew",
-      "spine-type-not-allowed spine-type-too-big spine-type-too-small type-small glyph-missing families-many forms-lacking title-faint words-none fonts-missing"),
+      "spine-type-not-allowed spine-type-too-big spine-type-too-small type-small glyph-missing families-many forms-lacking title-faint fonts-missing"),
   COLOUR("Change colours and lines", "words-faint line-thin pale-edge"),
-  PICTURE("See to the pictures", "picture-too-coarse picture-soft picture-fine piece-hidden"),
+  PICTURE("See to the pictures", "picture-too-coarse picture-soft picture-fine"),
   RIGHTS("Clear the rights", "licence-not-for-goods credit-unsaid credit-not-placed"),
   BARCODE(
       "See to the barcode",

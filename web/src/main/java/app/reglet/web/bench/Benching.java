@@ -3,6 +3,7 @@ package app.reglet.web.bench;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
@@ -26,6 +27,8 @@ import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.StandingOut;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -163,6 +166,50 @@ public class Benching {
     String what = EditSentence.of(edit, before.design(), before.unit());
     revisions.add(edition, design, what, run);
     return new Changed(before, after, Optional.of(what), Optional.empty());
+  }
+
+  /**
+   * Mends all that can be mended with nothing for a person to judge, as one change. A remedy that
+   * doesn't help is not carried out.
+   */
+  @Transactional
+  public Changed mendAll(Long id, int base, PrintedSide side, Viewer viewer) {
+    EditionEntity edition = covers.edition(id);
+    Revisions.expect(edition, base);
+    Cover before = of(edition, side, viewer);
+    Cover now = before;
+    Set<String> tried = new HashSet<>();
+    List<String> done = new ArrayList<>();
+    for (Optional<Finding> next = safe(now, tried); next.isPresent(); next = safe(now, tried)) {
+      Finding f = next.get();
+      tried.add(key(f));
+      Remedy.OfDesign remedy = f.safeRemedy().orElseThrow();
+      Cover mended =
+          covers.of(
+              now, Editing.apply(new Edit.Mend(remedy, ""), now.design(), now.sheet(), now.book()));
+      boolean helped = mended.findings().stream().noneMatch(g -> key(g).equals(key(f)));
+      if (helped && mended.findings().size() < now.findings().size()) {
+        now = mended;
+        done.add(remedy.label(before.unit()));
+      }
+    }
+    if (done.isEmpty()) {
+      throw new Refusal(
+          "Nothing here can be mended without somebody's judgement: each note says what can be done.");
+    }
+    String what = done.size() + " mended: " + String.join("; ", done);
+    revisions.add(edition, now.design(), what, "");
+    return new Changed(before, now, Optional.of(what), Optional.empty());
+  }
+
+  private static Optional<Finding> safe(Cover cover, Set<String> tried) {
+    return cover.findings().stream()
+        .filter(f -> f.safeRemedy().isPresent() && !tried.contains(key(f)))
+        .findFirst();
+  }
+
+  private static String key(Finding f) {
+    return f.code() + " " + f.piece().orElse("");
   }
 
   /** While the change is kept, the pictures are made that it shows otherwise. */

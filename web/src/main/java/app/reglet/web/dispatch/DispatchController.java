@@ -8,6 +8,7 @@ import app.reglet.press.inks.SpotInks;
 import app.reglet.press.picture.PictureColours;
 import app.reglet.web.jobs.Job;
 import app.reglet.web.jobs.Jobs;
+import app.reglet.web.preflight.Preflight;
 import app.reglet.web.profiles.Conditions;
 import app.reglet.web.shell.Downloads;
 import app.reglet.web.shell.Gone;
@@ -68,6 +69,7 @@ public class DispatchController {
   String page(@PathVariable Long id, Viewer viewer, Model model) {
     Cover cover = standing.with(covers.of(id, viewer));
     model.addAttribute("cover", cover);
+    model.addAttribute("preflight", Preflight.of(cover));
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));

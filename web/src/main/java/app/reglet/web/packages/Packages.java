@@ -18,6 +18,7 @@ import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.LetBeRows;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -56,7 +57,10 @@ public class Packages {
   private final PlacedFiles placed;
   private final Fonts fonts;
 
+  private final LetBeRows letBe;
+
   Packages(
+      LetBeRows letBe,
       Covers covers,
       Editions editions,
       Houses houses,
@@ -66,6 +70,7 @@ public class Packages {
       PictureStore pictures,
       PlacedFiles placed,
       Fonts fonts) {
+    this.letBe = letBe;
     this.covers = covers;
     this.editions = editions;
     this.houses = houses;
@@ -116,7 +121,13 @@ public class Packages {
       }
       slips.add(
           new Slip.Edition(
-              e.columns(), sheet, e.getRevision(), designs, carried(e, all), refitted(e)));
+              e.columns(),
+              sheet,
+              e.getRevision(),
+              designs,
+              carried(e, all),
+              refitted(e),
+              letBe(e)));
     }
     book.pictures().forEach(a -> named.add(a.sha()));
     Matcher sums = SHA.matcher(texts);
@@ -182,6 +193,12 @@ public class Packages {
                           from, c.getOriginRevision(), c.getRevision(), new TreeMap<>(c.bases())));
             })
         .orElse(null);
+  }
+
+  private List<Slip.LetBe> letBe(EditionEntity e) {
+    return letBe.findByEditionIdOrderById(e.getId()).stream()
+        .map(l -> new Slip.LetBe(l.getCode(), l.getPiece(), l.getSaid(), l.getReason()))
+        .toList();
   }
 
   private Slip.Refitted refitted(EditionEntity e) {

@@ -40,6 +40,7 @@ record Slip(
   private static final int LONGEST_TEXT = 20_000;
   private static final int MOST_EDITIONS = 200;
   private static final int MOST_FILES = 1000;
+  private static final int MOST_LET_BE = 500;
   private static final Pattern SHA = Pattern.compile("[0-9a-f]{64}");
 
   private static final JsonMapper JSON =
@@ -116,6 +117,7 @@ record Slip(
    * @param revisions those designs that are in it
    * @param carried where it was carried from; null for nowhere
    * @param refitted what its design follows its facts from; null for itself
+   * @param letBe findings that are let be; null for none
    */
   record Edition(
       Map<String, String> facts,
@@ -123,7 +125,19 @@ record Slip(
       int revision,
       List<Revision> revisions,
       Carried carried,
-      Refitted refitted) {}
+      Refitted refitted,
+      List<LetBe> letBe) {}
+
+  /**
+   * A finding that somebody lets be.
+   *
+   * @param said what was found, in millimetres
+   */
+  record LetBe(String code, String piece, String said, String reason) {
+    private Stream<String> texts() {
+      return Stream.of(code, piece, said, reason);
+    }
+  }
 
   /** A design. */
   record Revision(int number, int parent, String what, Instant made, String design) {}
@@ -271,6 +285,19 @@ record Slip(
           || r.design() == null) {
         throw wrong("a revision is not whole");
       }
+    }
+    if (e.letBe() != null
+        && (e.letBe().size() > MOST_LET_BE
+            || e.letBe().stream()
+                .anyMatch(
+                    l ->
+                        l == null
+                            || l.texts().anyMatch(t -> t == null || t.length() > 4 * LONGEST)
+                            || l.code().length() > 60
+                            || l.piece().length() > 200
+                            || l.reason().isBlank()
+                            || l.reason().length() > LONGEST))) {
+      throw wrong("a finding that is let be has no reason, or says too much");
     }
     Carried c = e.carried();
     if (c != null

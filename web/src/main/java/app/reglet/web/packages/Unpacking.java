@@ -26,6 +26,8 @@ import app.reglet.web.titles.BookEntity;
 import app.reglet.web.titles.Books;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import app.reglet.web.titles.LetBeEntity;
+import app.reglet.web.titles.LetBeRows;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -49,6 +51,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Unpacking {
   private static final int MOST_SHEETS = 100;
 
+  private final LetBeRows letBe;
   private final Books books;
   private final Editions editions;
   private final Houses houses;
@@ -64,6 +67,7 @@ public class Unpacking {
   private final Clock clock;
 
   Unpacking(
+      LetBeRows letBe,
       Books books,
       Editions editions,
       Houses houses,
@@ -77,6 +81,7 @@ public class Unpacking {
       Room room,
       Who who,
       Clock clock) {
+    this.letBe = letBe;
     this.books = books;
     this.editions = editions;
     this.houses = houses;
@@ -317,6 +322,19 @@ public class Unpacking {
     }
 
     private void ties(Slip.Edition e, List<EditionEntity> made, int i) {
+      if (e.letBe() != null) {
+        for (Slip.LetBe l : e.letBe()) {
+          letBe.save(
+              new LetBeEntity(
+                  made.get(i).getId(),
+                  l.code(),
+                  l.piece(),
+                  l.said(),
+                  l.reason(),
+                  who.may().name(),
+                  clock.instant()));
+        }
+      }
       Slip.Carried c = e.carried();
       if (c != null) {
         EditionEntity origin = made.get(c.from());

@@ -24,6 +24,7 @@ import java.util.stream.Stream;
  * @param art the design laid on the wrap
  * @param findings what the checks say
  * @param beyond what they say of the other side
+ * @param letBe what they say and somebody lets be; no part of the others
  * @param spineType room for words across the spine, empty when nothing is measured
  * @param outer the outside of which this is the inside; empty for an outside
  */
@@ -33,11 +34,24 @@ public record Cover(
     Optional<Artwork> art,
     List<Finding> findings,
     List<Finding> beyond,
+    List<LetBe> letBe,
     Optional<SpineType> spineType,
     Optional<Cover> outer) {
+  /** A cover of which nothing is let be. */
+  Cover(
+      Measured measured,
+      Design design,
+      Optional<Artwork> art,
+      List<Finding> findings,
+      List<Finding> beyond,
+      Optional<SpineType> spineType,
+      Optional<Cover> outer) {
+    this(measured, design, art, findings, beyond, List.of(), spineType, outer);
+  }
+
   /** The same with other findings. */
-  Cover with(List<Finding> other) {
-    return new Cover(measured, design, art, other, beyond, spineType, outer);
+  Cover with(List<Finding> own, List<Finding> otherSide, List<LetBe> let) {
+    return new Cover(measured, design, art, own, otherSide, let, spineType, outer);
   }
 
   public EditionEntity edition() {

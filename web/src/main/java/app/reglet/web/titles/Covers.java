@@ -185,14 +185,15 @@ public class Covers {
   /** A measured edition with a design, the art of a similar one used where it is the same. */
   private Cover of(Measured m, Design design, Optional<Artwork> near) {
     if (m.wrap().isEmpty()) {
-      return new Cover(
-          m,
-          design,
-          Optional.empty(),
-          m.spec().map(s -> Laying.offers(s, m.house())).orElseGet(List::of),
-          List.of(),
-          Optional.empty(),
-          Optional.empty());
+      return laying.unmeasured(
+          new Cover(
+              m,
+              design,
+              Optional.empty(),
+              m.spec().map(s -> Laying.offers(s, m.house())).orElseGet(List::of),
+              List.of(),
+              Optional.empty(),
+              Optional.empty()));
     }
     Wrap wrap = m.wrap().get();
     try {

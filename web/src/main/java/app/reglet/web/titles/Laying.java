@@ -39,7 +39,10 @@ class Laying {
   private final Pictures pictures;
   private final Typefaces typefaces;
 
-  Laying(Composer composer, Pictures pictures, Typefaces typefaces) {
+  private final Letting letting;
+
+  Laying(Composer composer, Pictures pictures, Typefaces typefaces, Letting letting) {
+    this.letting = letting;
     this.composer = composer;
     this.pictures = pictures;
     this.typefaces = typefaces;
@@ -79,23 +82,24 @@ class Laying {
         new Measured(
             m.edition(), m.book(), m.house(), m.spec(), Optional.of(inside), m.why(), m.unit());
     Artwork art = composed(m.edition(), outside.design(), inside, m.book(), near);
-    return new Cover(
-        turned,
-        outside.design(),
-        Optional.of(art),
-        found(
+    return letting.of(
+        new Cover(
             turned,
             outside.design(),
-            art,
-            new Overleaf(
-                m.wrap(),
-                outside
-                    .art()
-                    .map(a -> laid(outside.design(), m.wrap().orElseThrow(), a))
-                    .orElse(List.of()))),
-        outside.findings(),
-        outside.spineType(),
-        Optional.of(outside));
+            Optional.of(art),
+            found(
+                turned,
+                outside.design(),
+                art,
+                new Overleaf(
+                    m.wrap(),
+                    outside
+                        .art()
+                        .map(a -> laid(outside.design(), m.wrap().orElseThrow(), a))
+                        .orElse(List.of()))),
+            outside.findings(),
+            outside.spineType(),
+            Optional.of(outside)));
   }
 
   private static List<Finding> found(Measured m, Design design, Artwork art, Overleaf other) {
@@ -137,17 +141,19 @@ class Laying {
     Wrap wrap = m.wrap().orElseThrow();
     Overleaf inside = inside(m, design);
     List<Laid> outside = laid(design, wrap, art);
-    return new Cover(
-        m,
-        design,
-        Optional.of(art),
-        found(m, design, art, inside),
-        inside
-            .wrap()
-            .map(w -> Check.run(new Subject(w, shown(m.book(), design), inside.laid(), outside)))
-            .orElse(List.of()),
-        Optional.of(SpineType.of(wrap, spineFace(design))),
-        Optional.empty());
+    return letting.of(
+        new Cover(
+            m,
+            design,
+            Optional.of(art),
+            found(m, design, art, inside),
+            inside
+                .wrap()
+                .map(
+                    w -> Check.run(new Subject(w, shown(m.book(), design), inside.laid(), outside)))
+                .orElse(List.of()),
+            Optional.of(SpineType.of(wrap, spineFace(design))),
+            Optional.empty()));
   }
 
   /**
@@ -171,6 +177,11 @@ class Laying {
           BrokenCover.Way.DESIGN,
           "Its design, revision " + edition.getRevision() + ", can't be drawn on this sheet.");
     }
+  }
+
+  /** A cover of which only what the house offers was looked at. */
+  Cover unmeasured(Cover cover) {
+    return letting.of(cover);
   }
 
   /** What the house doesn't offer of facts that can't be measured. */

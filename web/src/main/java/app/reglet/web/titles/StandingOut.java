@@ -29,7 +29,10 @@ public class StandingOut {
   private final Latest<Double> edges = new Latest<>(MOST_KEPT);
   private final PictureStore pictures;
 
-  StandingOut(PictureStore pictures) {
+  private final Letting letting;
+
+  StandingOut(PictureStore pictures, Letting letting) {
+    this.letting = letting;
     this.pictures = pictures;
   }
 
@@ -62,6 +65,6 @@ public class StandingOut {
     }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
     findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
-    return cover.with(findings);
+    return letting.of(cover.with(findings, cover.beyond(), cover.letBe()));
   }
 }

@@ -1,0 +1,154 @@
+package app.reglet.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.reglet.web.harness.Web;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** Findings before a cover is handed over: by what is done about them, mended, let be. */
+public class PreflightTest {
+  private static String base(Web web, String id) throws java.io.IOException {
+    return web.get("/editions/" + id + "/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+  }
+
+  private static void edit(Web web, String id, Map<String, String> fields)
+      throws java.io.IOException {
+    Map<String, String> all = new java.util.HashMap<>(fields);
+    all.put("base", base(web, id));
+    Web.Answer answer = web.post("/editions/" + id + "/bench/edits", all);
+    assertThat(answer.status()).as(answer.body()).isEqualTo(200);
+  }
+
+  /** A cover whose author stands too low, whose line is too thin and that has a hidden piece. */
+  private static Desk spoiled(String title) throws java.io.IOException {
+    Desk desk = Desk.atBench(title, "A blurb.").layout("Ledger");
+    String id = desk.id();
+    Web web = new Web(Live.reglet().address());
+    desk.does(() -> desk.page.locator("#pieces [data-piece=author]").click());
+    desk.does(
+        () -> {
+          desk.page.locator("#p-top").fill("8.15 in");
+          desk.page.locator("#p-top").press("Enter");
+        });
+    edit(web, id, Map.of("edit", "hide", "piece", "title", "hidden", "true"));
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    return desk;
+  }
+
+  @Test
+  public void whatIsFoundStandsByWhatIsDoneAboutItAndIsMendedAsOneUndo() throws Exception {
+    Desk desk = spoiled("Two things wrong");
+    String address = desk.page.url();
+    Locator list = desk.page.locator(".preflight");
+    assertThat(list.locator("h3").first()).hasText("Move or resize");
+    assertThat(list.locator("li[data-code=words-outside-safe]"))
+        .containsText("outside the safe zone");
+    assertThat(list.locator("li[data-code=piece-hidden]")).containsText("will not be printed");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    String bench = address.replace("dispatch", "bench");
+    desk.page.navigate(bench);
+    assertThat(desk.page.locator("#notes")).containsText("outside the safe zone");
+    desk.page.navigate(address);
+    desk.page.close();
+  }
+
+  @Test
+  public void aFindingIsLetBeWithAReasonWhileItSaysWhatItSaid() throws Exception {
+    Desk desk = spoiled("Let be");
+    String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+    Locator found = desk.page.locator("li[data-code=words-outside-safe]");
+    found.locator("summary").click();
+    found.locator("input[name=reason]").fill("The house knows: it is a die cut.");
+    found.locator(".let-be button").click();
+    assertThat(desk.page.locator(".let")).containsText("The house knows: it is a die cut.");
+    assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(0);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    // the docket tells it, and the measure line counts it no more
+    desk.page.navigate("/editions/" + id + "/docket");
+    assertThat(desk.page.locator(".let")).containsText("die cut");
+    assertThat(desk.page.locator("#measure-line .tally")).hasText("nothing to mend");
+    // a package takes it along
+    desk.page.navigate("/titles");
+    Download out =
+        desk.page.waitForDownload(
+            () ->
+                desk.page
+                    .getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Package of Let be, all editions"))
+                    .click());
+    desk.page.locator("#package").setInputFiles(out.path());
+    desk.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it in")).click();
+    desk.page.waitForURL("**/docket");
+    assertThat(desk.page.locator(".let")).containsText("die cut");
+    // when it grows worse it is found anew
+    desk.page.navigate("/editions/" + id + "/bench");
+    desk.does(() -> desk.page.locator("#pieces [data-piece=author]").click());
+    desk.does(
+        () -> {
+          desk.page.locator("#p-top").fill("8.2 in");
+          desk.page.locator("#p-top").press("Enter");
+        });
+    assertThat(desk.page.locator("#notes")).containsText("outside the safe zone");
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#notes")).not().containsText("outside the safe zone");
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    desk.page.locator(".let button").click();
+    assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(1);
+    assertThat(desk.page.locator(".let")).hasCount(0);
+    desk.page.close();
+  }
+
+  @Test
+  public void aReasonIsAskedForAndWhatIsGoneIsTold() throws Exception {
+    Desk desk = spoiled("No reason");
+    String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+    Web web = new Web(Live.reglet().address());
+    String at = "/editions/" + id + "/preflight";
+    Map<String, String> none = Map.of("code", "words-outside-safe", "piece", "author");
+    assertThat(web.post(at + "/let-be", none).body()).contains("Say why");
+    assertThat(
+            web.post(at + "/let-be", Map.of("code", "no-such", "piece", "author", "reason", "x"))
+                .body())
+        .contains("no longer there");
+    assertThat(
+            web.post(
+                    at + "/let-be",
+                    Map.of(
+                        "code", "words-outside-safe", "piece", "author", "reason", "x".repeat(301)))
+                .body())
+        .contains("at most 300 characters; this one has 301");
+    assertThat(web.post(at + "/mind", Map.of("let", "99999")).status()).isEqualTo(404);
+    assertThat(web.post(at + "/mend", Map.of("base", "0")).status()).isEqualTo(409);
+    desk.page.close();
+  }
+
+  @Test
+  public void allThatNeedsNoJudgementIsMendedInOneAct() throws Exception {
+    Desk desk = spoiled("Mended together");
+    String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+    desk.page.navigate("/editions/" + id + "/bench");
+    desk.does(() -> desk.page.locator("#pieces [data-piece=blurb]").click());
+    desk.does(
+        () -> {
+          desk.page.locator("#p-left").fill("0 in");
+          desk.page.locator("#p-left").press("Enter");
+        });
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    desk.page.locator("#mend-all").click();
+    assertThat(desk.page.locator("#mended"))
+        .containsText(Pattern.compile("\\d mended: Move into the safe zone"));
+    assertThat(desk.page.locator(".preflight li.mend")).hasCount(0);
+    desk.page.navigate("/editions/" + id + "/bench");
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#notes li.mend")).hasCount(2);
+    desk.page.close();
+  }
+}
