@@ -97,7 +97,8 @@ public class EbookBench {
               f.leastPpi(),
               1,
               f.formats(),
-              f.press());
+              f.press(),
+              f.findings());
     }
   }
 

@@ -56,7 +56,8 @@ public class EbookCoverTest {
         96,
         megabytes,
         Set.of("jpeg"),
-        PressRules.SCREEN);
+        PressRules.SCREEN,
+        app.reglet.core.house.FindingRules.USUAL);
   }
 
   private static Artwork noisy(String size) {

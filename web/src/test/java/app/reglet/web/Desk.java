@@ -12,11 +12,14 @@ import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Predicate;
 
 /** What a person does in Reglet, in their own words. */
 final class Desk {
   final Page page;
+
+  private static final AtomicInteger BOOKS = new AtomicInteger();
 
   Desk(Page page) {
     this.page = page;
@@ -49,8 +52,17 @@ final class Desk {
    */
   static Desk atBench(String title, String blurb) {
     return atBench(
-        title,
-        Map.of("blurb", blurb, "trim", "6 x 9 in", "pages", "320", "isbn", "978-0-306-40615-7"));
+        title, Map.of("blurb", blurb, "trim", "6 x 9 in", "pages", "320", "isbn", isbn()));
+  }
+
+  /** One that no other title has (ISO 2108: the last digit makes the weighted sum a ten). */
+  static String isbn() {
+    String first = String.format("97803064%04d", BOOKS.incrementAndGet());
+    int sum = 0;
+    for (int i = 0; i < 12; i++) {
+      sum += (first.charAt(i) - '0') * (i % 2 == 0 ? 1 : 3);
+    }
+    return first + (10 - sum % 10) % 10;
   }
 
   /** A new title on its bench, at a house that takes sRGB: its file has the colours as they are. */
@@ -65,7 +77,7 @@ final class Desk {
             "pages",
             "320",
             "isbn",
-            "978-0-306-40615-7",
+            isbn(),
             "house",
             "whimbrel-digital"));
   }

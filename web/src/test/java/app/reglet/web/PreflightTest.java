@@ -107,6 +107,30 @@ public class PreflightTest {
   }
 
   @Test
+  public void whatIsNotSettledOfTheFactsIsToldBeforeItIsHandedOver() {
+    String isbn = Desk.isbn();
+    Map<String, String> facts = Map.of("trim", "6 x 9 in", "pages", "320", "isbn", isbn);
+    Desk first = Desk.atBench("First with this number", facts).layout("Ledger");
+    first.page.close();
+    Desk desk = Desk.atBench("Second with this number", facts).layout("Ledger");
+    String id = desk.id();
+    desk.page.navigate("/editions/" + id + "/docket");
+    desk.type("spread", "16");
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("li[data-code=isbn-taken].mend"))
+        .containsText("is that of “First with this number” too");
+    Locator count = desk.page.locator("li[data-code=count-provisional].look");
+    assertThat(count).containsText("The page count is provisional, 320 ± 16");
+    count.locator("a").click();
+    desk.page.waitForURL("**/docket");
+    desk.type("spread", "0");
+    desk.type("isbn", Desk.isbn());
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator(".preflight li")).hasCount(0);
+    desk.page.close();
+  }
+
+  @Test
   public void aReasonIsAskedForAndWhatIsGoneIsTold() throws Exception {
     Desk desk = spoiled("No reason");
     String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");

@@ -60,6 +60,6 @@ public interface Check {
     for (Check check : inside ? ofInside() : all()) {
       findings.addAll(check.find(subject));
     }
-    return findings;
+    return Finding.at(subject.wrap().house().files().findings(), findings);
   }
 }

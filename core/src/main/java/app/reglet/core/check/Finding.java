@@ -1,5 +1,7 @@
 package app.reglet.core.check;
 
+import app.reglet.core.act.Act;
+import app.reglet.core.house.FindingRules;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Unit;
 import java.util.List;
@@ -35,6 +37,20 @@ public record Finding(
   /** Stable name of what was found, {@code words-outside-safe}. */
   public String code() {
     return found.code();
+  }
+
+  /** The same as a house takes it, which may stop what others only advise, and the other way. */
+  Finding at(FindingRules house) {
+    Severity there =
+        house.stops().contains(code())
+            ? Severity.MEND
+            : house.advises().contains(code()) ? Severity.LOOK : severity;
+    return there == severity ? this : new Finding(found, there, place, piece, remedies);
+  }
+
+  /** Findings as a house takes them. */
+  public static List<Finding> at(FindingRules house, List<Finding> all) {
+    return all.stream().map(f -> f.at(house)).toList();
   }
 
   /** What a person does about it. */

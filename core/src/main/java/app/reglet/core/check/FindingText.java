@@ -193,6 +193,11 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String ofEdition(OfEdition f) {
+    return f.told();
+  }
+
+  @Override
   public String ofDrawing(OfDrawing f) {
     return f.accept(new DrawingFindingText(unit));
   }

@@ -16,6 +16,7 @@ public sealed interface Found
         OfWords,
         OfPicture,
         OfDrawing,
+        OfEdition,
         NearMiss,
         Found.WordsOverflow,
         Found.SpineTypeNotAllowed,
@@ -86,6 +87,8 @@ public sealed interface Found
     R ofPicture(OfPicture found);
 
     R ofDrawing(OfDrawing found);
+
+    R ofEdition(OfEdition found);
 
     R pictureFine(PictureFine found);
 

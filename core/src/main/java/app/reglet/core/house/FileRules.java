@@ -16,6 +16,7 @@ import java.util.Set;
  * @param mostMegabytes largest upload, zero when not stated
  * @param formats kinds of file taken: pdf, jpeg, tiff, png; empty means pdf
  * @param press how the press file is made
+ * @param findings which stop a file here, and which only advise
  */
 public record FileRules(
     Rounding sheetRounding,
@@ -25,7 +26,8 @@ public record FileRules(
     int leastPpi,
     int mostMegabytes,
     Set<String> formats,
-    PressRules press) {
+    PressRules press,
+    FindingRules findings) {
   /** The size a page is made in. */
   public enum PageSize {
     /** As computed. */

@@ -154,7 +154,15 @@ public final class RuleSheetReader {
             part.count("leastPpi"),
             part.count("mostMegabytes"),
             part.several("formats"),
-            part.optionalPart("press").map(RuleSheetReader::press).orElse(PressRules.SCREEN));
+            part.optionalPart("press").map(RuleSheetReader::press).orElse(PressRules.SCREEN),
+            new FindingRules(
+                part.reading("stops", FindingRules::codes),
+                part.reading("advises", FindingRules::codes)));
+    for (String code : files.findings().stops()) {
+      if (files.findings().advises().contains(code)) {
+        throw part.refuse("advises", "has “" + code + "”, which “stops” has too.");
+      }
+    }
     if (files.leastPpi() > files.wantedPpi()) {
       throw part.refuse("leastPpi", "is above “wantedPpi”.");
     }

@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.core.act.Act;
 import app.reglet.core.book.Book;
 import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;

@@ -1,6 +1,6 @@
 package app.reglet.web.preflight;
 
-import app.reglet.core.check.Act;
+import app.reglet.core.act.Act;
 import app.reglet.core.check.Finding;
 import app.reglet.web.titles.Cover;
 import java.util.ArrayList;

@@ -31,7 +31,10 @@ public class StandingOut {
 
   private final Letting letting;
 
-  StandingOut(PictureStore pictures, Letting letting) {
+  private final EditionFindings facts;
+
+  StandingOut(PictureStore pictures, Letting letting, EditionFindings facts) {
+    this.facts = facts;
     this.letting = letting;
     this.pictures = pictures;
   }
@@ -65,6 +68,9 @@ public class StandingOut {
     }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
     findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
-    return letting.of(cover.with(findings, cover.beyond(), cover.letBe()));
+    findings.addAll(facts.of(cover));
+    return letting.of(
+        cover.with(
+            Finding.at(cover.house().files().findings(), findings), cover.beyond(), cover.letBe()));
   }
 }

@@ -111,6 +111,16 @@ public final class Grammar {
                           new Option("tiff", "TIFF"),
                           new Option("png", "PNG"))))
               .label("Takes (none ticked: PDF)"),
+          may("stops", WORDS)
+              .label("Findings that stop a file here")
+              .hint("picture-soft, words-faint")
+              .help(
+                  "Codes of findings that must be mended at this house, though elsewhere they only"
+                      + " advise."),
+          may("advises", WORDS)
+              .label("Findings that only advise here")
+              .hint("barcode-missing")
+              .help("Codes of findings that may be as they are at this house."),
           may("press", new One(PRESS, false))
               .under("Press file")
               .help("How the press file is made."));

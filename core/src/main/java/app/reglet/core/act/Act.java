@@ -1,6 +1,7 @@
-package app.reglet.core.check;
+package app.reglet.core.act;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -8,7 +9,7 @@ import java.util.stream.Stream;
 public enum Act {
   FACTS(
       "Settle the facts",
-      "trim-not-offered pages-not-offered no-flap flap-not-offered inside-not-offered fact-empty fact-unknown title-other"),
+      "trim-not-offered pages-not-offered no-flap flap-not-offered inside-not-offered fact-empty fact-unknown title-other count-provisional inside-bare isbn-taken"),
   PLACE(
       "Move or resize",
       "words-outside-safe words-across-fold words-overflow bleed-not-reached on-glue off-middle edges-apart edge-on-fold border-near-trim"),
@@ -42,7 +43,7 @@ public enum Act {
   }
 
   /** That of a finding's code. */
-  static Act of(String code) {
+  public static Act of(String code) {
     Act act = BY_CODE.get(code);
     if (act == null) {
       throw new IllegalArgumentException("nobody knows what to do about " + code);
@@ -51,7 +52,7 @@ public enum Act {
   }
 
   /** Every code that there is. */
-  static java.util.Set<String> codes() {
+  public static Set<String> codes() {
     return BY_CODE.keySet();
   }
 }
