@@ -3,6 +3,8 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.core.house.PressRules;
+import app.reglet.press.inspect.PressStandard;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
@@ -58,6 +60,13 @@ public class PartsTest {
           .isEqualTo(d.getPage(0).getMediaBox().getWidth());
       assertThat(new PDFTextStripper().getText(d)).contains("For the shops");
     }
+    Download flat = make(desk, "front", "pdf", "", "uncoated");
+    assertThat(flat.suggestedFilename()).contains("_front_").contains("_uncoated_");
+    assertThat(PressStandard.broken(flat.path(), PressRules.Standard.X1A)).isEmpty();
+    try (PDDocument d = Loader.loadPDF(Files.readAllBytes(flat.path()))) {
+      assertThat(d.getPage(0).getMediaBox().getWidth()).isEqualTo(432);
+      assertThat(d.getDocumentCatalog().getOutputIntents()).hasSize(1);
+    }
     assertThat(desk.page.locator("#pictures-of-it")).isVisible();
     assertThat(Live.violations(desk.page)).isEmpty();
     desk.page.close();
@@ -76,7 +85,7 @@ public class PartsTest {
             "size=large", "is no size of a picture",
             "format=gif", "is no kind of file",
             "colours=none&format=tiff", "No profile of the printing condition “none”",
-            "colours=coated&format=png", "a picture is made as a TIFF or JPEG");
+            "colours=coated&format=png", "a picture is made as a TIFF, JPEG or PDF");
     for (Map.Entry<String, String> e : wrong.entrySet()) {
       var answer = web.get("/editions/" + desk.id() + "/part?" + e.getKey());
       assertThat(answer.status()).as(e.getKey()).isEqualTo(400);

@@ -114,11 +114,11 @@ public record PressRules(
         names);
   }
 
-  /** The same for another printing condition. */
+  /** The same in the inks of another printing condition. */
   public PressRules forCondition(String id) {
     return new PressRules(
         standard,
-        colours,
+        Colours.CMYK,
         id,
         intent,
         blackPoint,

@@ -128,19 +128,28 @@ public final class PressFile {
    * spread.
    *
    * @param part of the sheet, which is the page
+   * @param making how
+   * @param progress told how far it is
    * @param out where to; not closed
    * @param scratch directory for what doesn't fit the memory while it is made
    * @throws IOException when it can't be written
    */
   public static void writePart(
-      Artwork artwork, Box part, Book book, Instant made, OutputStream out, Path scratch)
+      Artwork artwork,
+      Box part,
+      Book book,
+      Instant made,
+      PressMaking making,
+      Progress progress,
+      OutputStream out,
+      Path scratch)
       throws IOException {
     leaves(
         List.of(new Leaf(artwork, part, PageBoxes.trimmed(part.size()), List.of(), 0)),
         book,
         made,
-        PressMaking.SCREEN,
-        Progress.none(),
+        making,
+        progress,
         out,
         MemoryUsageSetting.setupMixed(IN_MEMORY).setTempDir(scratch.toFile()).streamCache);
   }

@@ -255,6 +255,44 @@ public class OwnColoursTest {
     }
   }
 
+  /** A JPEG with any profile in it, whether it is of its colours or not (ICC.1:2010, B.4). */
+  private static byte[] with(byte[] jpeg, byte[] icc) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    out.write(jpeg, 0, 2);
+    int most = 60_000;
+    int parts = (icc.length + most - 1) / most;
+    for (int i = 0; i < parts; i++) {
+      int n = Math.min(most, icc.length - i * most);
+      out.write(0xff);
+      out.write(0xe2);
+      out.write(16 + n >> 8);
+      out.write(16 + n);
+      out.writeBytes("ICC_PROFILE\0".getBytes(StandardCharsets.US_ASCII));
+      out.write(i + 1);
+      out.write(parts);
+      out.write(icc, i * most, n);
+    }
+    out.write(jpeg, 2, jpeg.length - 2);
+    return out.toByteArray();
+  }
+
+  /** A profile of four inks in a picture of RGB, and the other way: read as if it had none. */
+  @Test
+  public void aProfileOfAnotherColourModelIsNotHeeded() throws IOException {
+    byte[] rgb = Files.readAllBytes(made("bare-rgb.jpg", "", ""));
+    var red = PictureReader.read(with(rgb, OutputCondition.COATED.profile().bytes()));
+    assertThat(OwnColours.of(red)).isEmpty();
+    assertThat(PictureReader.pixels(red, 10_000).getRGB(30, 30) >> 8 & 0xff).isGreaterThan(200);
+    byte[] inks = Files.readAllBytes(made("bare-inks.jpg", "", "-colorspace CMYK"));
+    var brown = PictureReader.read(with(inks, wide()));
+    assertThat(OwnColours.of(brown).orElseThrow().profile()).isEmpty();
+    try (var rows = PictureReader.rows(brown, OwnColours.of(brown).orElseThrow())) {
+      int[] row = new int[64];
+      rows.next(row);
+      assertThat(row[30] >>> 24).isBetween(48, 54);
+    }
+  }
+
   @Test
   public void aProfileThatCantBeUsedGivesNoTable() {
     byte[] spoiled = OutputCondition.UNCOATED.profile().bytes();

@@ -1,11 +1,13 @@
 package app.reglet.web.dispatch;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.house.PressRules;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Rect;
 import app.reglet.press.colour.InkTable;
 import app.reglet.press.pdf.FileName;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.pdf.PressMaking;
 import app.reglet.press.pdf.Progress;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.DrawnRows;
@@ -97,10 +99,10 @@ class PartFiles implements JobMaker {
     String ending = wanted.isPdf() ? "pdf" : wanted.kind().ending();
     String profile = "";
     if (wanted.isInks()) {
-      if (wanted.isPdf() || wanted.kind() == FlatPicture.Format.PNG) {
+      if (!wanted.isPdf() && wanted.kind() == FlatPicture.Format.PNG) {
         throw new Refusal(
             "colours",
-            "In the inks of a press a picture is made as a TIFF or JPEG: choose one, or RGB.");
+            "In the inks of a press a picture is made as a TIFF, JPEG or PDF: choose one, or RGB.");
       }
       profile = conditions.byId(wanted.colours()).profile().sha();
     }
@@ -134,7 +136,14 @@ class PartFiles implements JobMaker {
         PartPicture.of(cover, wanted.part(), wanted.isPdf() ? "72 ppi" : wanted.size());
     if (wanted.isPdf()) {
       PressFile.writePart(
-          art, picture.box(), cover.book(), revisions.made(edition), out, data.uploads());
+          art,
+          picture.box(),
+          cover.book(),
+          revisions.made(edition),
+          wanted.isInks() ? making(cover, wanted.colours()) : PressMaking.SCREEN,
+          progress,
+          out,
+          data.uploads());
       return "";
     }
     Rows rows =
@@ -147,6 +156,12 @@ class PartFiles implements JobMaker {
       FlatPicture.write(rows, wanted.kind(), picture.ppi(), out, data.uploads());
     }
     return "";
+  }
+
+  private PressMaking making(Cover cover, String id) {
+    PressRules rules = cover.house().files().press().forCondition(id);
+    return PressMaking.of(
+        cover.house().files(), rules, conditions.byId(id), conditions.inks(rules));
   }
 
   /** In a condition, by what else the house wants. */
