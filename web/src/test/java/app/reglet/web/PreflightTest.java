@@ -149,6 +149,30 @@ public class PreflightTest {
                         "code", "words-outside-safe", "piece", "author", "reason", "x".repeat(301)))
                 .body())
         .contains("at most 300 characters; this one has 301");
+    // what it says must be what is found: of two of a kind the right one is let be
+    assertThat(
+            web.post(
+                    at + "/let-be",
+                    Map.of(
+                        "code",
+                        "words-outside-safe",
+                        "piece",
+                        "author",
+                        "said",
+                        "x",
+                        "reason",
+                        "x"))
+                .body())
+        .contains("no longer there");
+    // pressed twice it is let be once, and minded again by one press
+    desk.page.locator("li[data-code=words-outside-safe] summary").click();
+    String said = desk.page.locator("li[data-code=words-outside-safe] [name=said]").inputValue();
+    Map<String, String> all =
+        Map.of("code", "words-outside-safe", "piece", "author", "said", said, "reason", "Twice.");
+    Own.atOnce(3, () -> web.post(at + "/let-be", all));
+    desk.page.reload();
+    desk.page.locator(".let button").click();
+    assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(1);
     assertThat(web.post(at + "/mind", Map.of("let", "99999")).status()).isEqualTo(404);
     assertThat(web.post(at + "/mend", Map.of("base", "0")).status()).isEqualTo(409);
     desk.page.close();
@@ -165,11 +189,31 @@ public class PreflightTest {
           desk.page.locator("#p-left").fill("0 in");
           desk.page.locator("#p-left").press("Enter");
         });
+    // a border beside the trim is found of the design alone, and mended with the others
+    edit(
+        new Web(Live.reglet().address()),
+        id,
+        Map.of("edit", "add", "what", "frame", "panel", "front"));
+    desk.page.reload();
+    desk.does(() -> desk.page.locator("#pieces [data-piece^=frame]").first().click());
+    for (String way : new String[] {"#p-top", "#p-left"}) {
+      double now = Double.parseDouble(desk.page.locator(way).inputValue());
+      double then = way.equals("#p-top") ? now - 0.065 : now + 0.065;
+      desk.does(
+          () -> {
+            desk.page.locator(way).fill(then + " in");
+            desk.page.locator(way).press("Enter");
+          });
+    }
     desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("li[data-code=border-near-trim]"))
+        .containsText("the knife drifts by up to 0.0625 in");
+    assertThat(desk.page.locator("#mend-all")).hasText("Mend the 3 that need no judgement");
     desk.page.locator("#mend-all").click();
     assertThat(desk.page.locator("#mended"))
-        .containsText(Pattern.compile("\\d mended: Move into the safe zone"));
+        .containsText(Pattern.compile("3 mended: Move into the safe zone"));
     assertThat(desk.page.locator(".preflight li.mend")).hasCount(0);
+    assertThat(desk.page.locator("li[data-code=border-near-trim]")).hasCount(0);
     desk.page.navigate("/editions/" + id + "/bench");
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator("#notes li.mend")).hasCount(2);

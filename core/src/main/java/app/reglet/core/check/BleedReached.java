@@ -25,7 +25,7 @@ public final class BleedReached implements Check {
         .filter(l -> !(l instanceof Laid.Picture && words.contains(l.piece()))) // cut by letters
         .flatMap(
             l ->
-                shortOf(s.wrap(), l.extent())
+                shortOf(s.wrap(), l)
                     .map(gap -> finding(s, l, gap, words.contains(l.piece())))
                     .stream())
         .toList();
@@ -45,9 +45,15 @@ public final class BleedReached implements Check {
     return l instanceof Laid.Page ? new Remedy[0] : new Remedy[] {new Remedy.ToBleed(l.piece())};
   }
 
-  /** The largest gap between the art and a sheet edge that it should have reached. */
-  private static Optional<Length> shortOf(Wrap wrap, Box art) {
-    Length drift = wrap.rules().safe().drift();
+  /**
+   * The largest gap between the art and a sheet edge that it should have reached: what ends within
+   * the drift of the trim should. A border that stays inside the trim is meant to; {@link
+   * PiecesSeen} tells whether it stays far enough.
+   */
+  private static Optional<Length> shortOf(Wrap wrap, Laid laid) {
+    Box art = laid.extent();
+    boolean border = laid instanceof Laid.Area a && a.hollow();
+    Length drift = border ? Tolerance.OF_PLACE : wrap.rules().safe().drift();
     Box trim = wrap.trimmed();
     Box sheet = wrap.sheetBox();
     Length worst = Length.ZERO;

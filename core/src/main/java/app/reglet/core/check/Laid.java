@@ -99,11 +99,13 @@ public sealed interface Laid {
    * An area of colour, or a line.
    *
    * @param line how thick its line is; zero without one
+   * @param hollow whether its line goes round nothing, as a border does
    */
-  record Area(String piece, String name, Outline outline, Length line) implements Laid {
+  record Area(String piece, String name, Outline outline, Length line, boolean hollow)
+      implements Laid {
     /** Without a line. */
     public Area(String piece, String name, Outline outline) {
-      this(piece, name, outline, Length.ZERO);
+      this(piece, name, outline, Length.ZERO, false);
     }
   }
 

@@ -139,11 +139,30 @@ public class PiecesSeenTest {
     assertThat(found(design(piece(FRAME, inside)))).isEmpty();
   }
 
+  /** A border inside the trim is no art that stops short of the bleed; one on the trim is. */
+  @Test
+  public void aBorderIsNotAskedToReachTheBleedUnlessItLiesOnTheTrim() {
+    Box trim = WRAP.trimmed();
+    for (String in : List.of("0", "1")) {
+      Box box =
+          Box.between(
+              trim.left().plus(mm(in)),
+              trim.top().plus(mm(in)),
+              trim.right().minus(mm(in)),
+              trim.bottom().minus(mm(in)));
+      for (boolean hollow : new boolean[] {true, false}) {
+        Laid area = new Laid.Area("a", "A", Outline.of(box), mm("0.5"), hollow);
+        assertThat(new BleedReached().find(new Subject(WRAP, BOOK, List.of(area))))
+            .hasSize(in.equals("0") || !hollow ? 1 : 0);
+      }
+    }
+  }
+
   @Test
   public void aLineThinnerThanAQuarterPointIsToldAndDrawnThicker() {
     Outline all = Outline.of(new Box(mm("20"), mm("20"), mm("60"), mm("60")));
     for (String width : List.of("0.1", "0.24", "0.25", "1")) {
-      Laid.Area area = new Laid.Area("a", "A", all, Length.pt(width));
+      Laid.Area area = new Laid.Area("a", "A", all, Length.pt(width), true);
       List<Finding> found = new LinesThick().find(new Subject(WRAP, BOOK, List.of(area)));
       assertThat(found).hasSize(width.startsWith("0.1") || width.equals("0.24") ? 1 : 0);
       for (Finding f : found) {

@@ -68,7 +68,13 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     }
     if (!covered.isEmpty()) {
       Length line = shape.stroke() == null ? Length.ZERO : shape.stroke().width();
-      lay.laid.add(new Laid.Area(piece.id(), piece.name(), new Outline(covered), line));
+      lay.laid.add(
+          new Laid.Area(
+              piece.id(),
+              piece.name(),
+              new Outline(covered),
+              line,
+              shape.fill() == null && shape.figure().isClosed()));
     }
     return marks;
   }

@@ -177,16 +177,16 @@ public class Benching {
     EditionEntity edition = covers.edition(id);
     Revisions.expect(edition, base);
     Cover before = of(edition, side, viewer);
-    Cover now = before;
+    Cover now = standing.looked(before);
     Set<String> tried = new HashSet<>();
     List<String> done = new ArrayList<>();
     for (Optional<Finding> next = safe(now, tried); next.isPresent(); next = safe(now, tried)) {
       Finding f = next.get();
       tried.add(key(f));
       Remedy.OfDesign remedy = f.safeRemedy().orElseThrow();
-      Cover mended =
-          covers.of(
-              now, Editing.apply(new Edit.Mend(remedy, ""), now.design(), now.sheet(), now.book()));
+      Design design =
+          Editing.apply(new Edit.Mend(remedy, ""), now.design(), now.sheet(), now.book());
+      Cover mended = standing.looked(covers.of(now, design));
       boolean helped = mended.findings().stream().noneMatch(g -> key(g).equals(key(f)));
       if (helped && mended.findings().size() < now.findings().size()) {
         now = mended;

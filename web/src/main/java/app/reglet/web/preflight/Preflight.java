@@ -3,6 +3,7 @@ package app.reglet.web.preflight;
 import app.reglet.core.act.Act;
 import app.reglet.core.check.Finding;
 import app.reglet.web.titles.Cover;
+import app.reglet.web.titles.LetBeEntity;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -24,7 +25,12 @@ public record Preflight(List<Group> groups, long safe) {
    * @param number as the sheet shows it
    * @param inside whether it is of the sheet's inside
    */
-  public record Line(int number, Finding finding, boolean inside) {}
+  public record Line(int number, Finding finding, boolean inside) {
+    /** What tells it from others of its kind and piece. */
+    public String said() {
+      return LetBeEntity.said(finding);
+    }
+  }
 
   /** That of a cover's outside, its inside's findings after its own. */
   public static Preflight of(Cover cover) {

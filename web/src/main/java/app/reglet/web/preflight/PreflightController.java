@@ -3,7 +3,6 @@ package app.reglet.web.preflight;
 import app.reglet.core.Refusal;
 import app.reglet.core.check.Finding;
 import app.reglet.core.design.PrintedSide;
-import app.reglet.core.measure.Unit;
 import app.reglet.web.bench.Benching;
 import app.reglet.web.people.Who;
 import app.reglet.web.shell.Gone;
@@ -71,6 +70,7 @@ public class PreflightController {
       @PathVariable Long id,
       @RequestParam String code,
       @RequestParam(defaultValue = "") String piece,
+      @RequestParam(defaultValue = "") String said,
       @RequestParam(defaultValue = "") String reason,
       Viewer viewer) {
     if (reason.isBlank()) {
@@ -90,6 +90,7 @@ public class PreflightController {
     Finding finding =
         Stream.concat(cover.findings().stream(), cover.beyond().stream())
             .filter(f -> f.code().equals(code) && f.piece().orElse("").equals(piece))
+            .filter(f -> LetBeEntity.said(f).equals(said))
             .findFirst()
             .orElseThrow(
                 () -> new Refusal("This finding is no longer there: the cover has changed since."));
@@ -98,7 +99,7 @@ public class PreflightController {
             id,
             code,
             piece,
-            finding.sentence(Unit.MM),
+            LetBeEntity.said(finding),
             reason.strip(),
             who.may().name(),
             clock.instant()));
@@ -113,7 +114,8 @@ public class PreflightController {
         rows.findById(let)
             .filter(e -> e.getEditionId().equals(id))
             .orElseThrow(() -> new Gone("This is minded again already: reload the page."));
-    rows.delete(entity);
+    // pressed twice at the same moment, it is there twice
+    rows.deleteAll(rows.findByEditionIdOrderById(id).stream().filter(entity::isLike).toList());
     return back(id);
   }
 }

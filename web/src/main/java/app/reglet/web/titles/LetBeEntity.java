@@ -14,6 +14,9 @@ import java.time.Instant;
 @Entity
 @Table(name = "let_be")
 public class LetBeEntity {
+  /** Characters of what is found; a list of fonts may have more. */
+  private static final int LONGEST = 2000;
+
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -51,11 +54,22 @@ public class LetBeEntity {
     this.made = made;
   }
 
+  /** What a finding says, in millimetres, as far as it is kept. */
+  public static String said(Finding finding) {
+    String said = finding.sentence(Unit.MM);
+    return said.length() > LONGEST ? said.substring(0, LONGEST) : said;
+  }
+
   /** Whether it is of this finding as it is now: what has grown worse is found anew. */
   boolean isOf(Finding finding) {
     return finding.code().equals(code)
         && finding.piece().orElse("").equals(piece)
-        && finding.sentence(Unit.MM).equals(said);
+        && said(finding).equals(said);
+  }
+
+  /** Whether another is of the same finding. */
+  public boolean isLike(LetBeEntity other) {
+    return other.code.equals(code) && other.piece.equals(piece) && other.said.equals(said);
   }
 
   public Long getId() {

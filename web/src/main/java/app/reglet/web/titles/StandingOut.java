@@ -55,22 +55,36 @@ public class StandingOut {
         Fronts.key(cover.edition()), k -> EbookCover.paleEdge(art, pictures::shown));
   }
 
+  /**
+   * The cover with what is found of its design alone besides, in force or not: edges, borders,
+   * pieces that nobody sees.
+   */
+  public Cover looked(Cover cover) {
+    List<Finding> findings = new ArrayList<>(cover.findings());
+    findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
+    return letting.of(
+        cover.with(
+            Finding.at(cover.house().files().findings(), findings), cover.beyond(), cover.letBe()));
+  }
+
   /** The cover with what is found of it besides. */
   public Cover with(Cover cover) {
     Optional<Artwork> art = cover.art();
     if (art.isEmpty()) {
       return cover;
     }
-    List<Finding> findings = new ArrayList<>(cover.findings());
+    Cover looked = looked(cover);
+    List<Finding> findings = new ArrayList<>(looked.findings());
     findings.addAll(WordsStandOut.find(art.get().laid(), of(cover, art.get())));
     if (cover.edition().getBinding().isInPixels()) {
       findings.addAll(EdgeSeen.find(pale(cover, art.get()), cover.sheet()));
     }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
-    findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
     findings.addAll(facts.of(cover));
     return letting.of(
         cover.with(
-            Finding.at(cover.house().files().findings(), findings), cover.beyond(), cover.letBe()));
+            Finding.at(cover.house().files().findings(), findings),
+            looked.beyond(),
+            looked.letBe()));
   }
 }
