@@ -306,7 +306,8 @@ abstract class Hands {
         return;
       }
       if ((boolean) page.locator(list).evaluate("s => 'anew' in s.dataset")) {
-        while (!is(list, value)) { // each entry on the way is answered with another title block
+        // each entry on the way is answered with another title block
+        for (int i = 0; i < FAR && !is(list, value); i++) {
           desk.does(() -> press(after(list, value) ? "ArrowDown" : "ArrowUp"));
         }
         return;

@@ -241,10 +241,7 @@ public class JobsTest {
     try (Subject reglet = new Subject(data).quick()) {
       reglet.start("--reglet.demo=true");
       Web web = reglet.web();
-      String ids = order(web, 7, Map.of("ppi", "450"));
-      while (!state(web, 7, ids).contains(" % made")) {
-        Thread.yield();
-      }
+      String ids = underWay(web, 7, 450);
       reglet.kill();
       assertThat(made(data)).as("nothing has its name yet").isEmpty();
       reglet.start("--reglet.demo=true");
@@ -253,6 +250,21 @@ public class JobsTest {
         assertThat(list).hasSize(1);
       }
     }
+  }
+
+  /** Orders files, each finer than the one before, until one is seen under way. */
+  private static String underWay(Web web, long edition, int ppi) throws IOException {
+    String state = "";
+    for (int finer = 0; finer < 5; finer++) {
+      String ids = order(web, edition, Map.of("ppi", String.valueOf(ppi + 50 * finer)));
+      do {
+        state = state(web, edition, ids);
+        if (state.contains("% made")) {
+          return ids;
+        }
+      } while (IDS.matcher(state).find());
+    }
+    throw new AssertionError("five files ended before they were seen under way: " + state);
   }
 
   private static List<Path> made(Path data) throws IOException {
@@ -278,12 +290,7 @@ public class JobsTest {
       assertThat(web.get(file).status()).isEqualTo(200);
       // there is room enough when it is begun, and none any more when it is under way
       disk.fill(60_000_000);
-      String ids = order(web, 7, Map.of("ppi", "600"));
-      String state = state(web, 7, ids);
-      while (!state.contains("% made")) {
-        assertThat(state).as("not made yet").doesNotContain("Made <b");
-        state = state(web, 7, ids);
-      }
+      String ids = underWay(web, 7, 600);
       disk.fill(100_000);
       String after = end(web, 7, ids);
       assertThat(after).containsAnyOf("disk that holds Reglet’s data is full", "is full");

@@ -78,7 +78,11 @@ public final class Subject implements AutoCloseable {
     try {
       start(args);
     } catch (IOException e) {
-      return process.waitFor();
+      if (!process.waitFor(60, TimeUnit.SECONDS)) {
+        kill();
+        throw new AssertionError("Reglet neither answers nor ends: " + log(), e);
+      }
+      return process.exitValue();
     }
     throw new AssertionError("Reglet started, but should not have");
   }
