@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 @ConditionalOnWebApplication
 class JobDesk implements SmartLifecycle {
   private static final int AT_ONCE = 2;
+  private static final Duration AGAIN = Duration.ofSeconds(2);
 
   private final Jobs jobs;
   private final JdbcTemplate jdbc;
@@ -33,7 +34,10 @@ class JobDesk implements SmartLifecycle {
     this.jdbc = new JdbcTemplate(database);
     this.task =
         Tasks.oneTime("make", Void.class)
-            .onFailure((complete, operations) -> operations.stop())
+            // what could not even be begun, the database being out of reach, is tried again
+            .onFailure(
+                (complete, operations) ->
+                    operations.reschedule(complete, Instant.now().plus(AGAIN)))
             .execute((instance, context) -> jobs.make(number(instance.getId())));
   }
 

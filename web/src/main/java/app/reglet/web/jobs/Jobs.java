@@ -21,6 +21,8 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.Lock;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -56,7 +58,12 @@ public class Jobs {
   /** How far those are that run, by id. */
   private final Map<Long, Double> shares = new ConcurrentHashMap<>();
 
-  private final Set<Long> running = ConcurrentHashMap.newKeySet();
+  /** Held while one is made, by id: who comes for it meanwhile waits, and sees how it ended. */
+  private final Map<Long, Lock> making = new ConcurrentHashMap<>();
+
+  /** Held while it is written down how one ended, or that it is ordered anew. */
+  private final Object telling = new Object();
+
   private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
   private final Map<Long, CountDownLatch> ends = new ConcurrentHashMap<>();
 
@@ -109,20 +116,38 @@ public class Jobs {
               MOST_WAITING
                   + " files wait to be made; order this one when some of them are done, or take some back.");
         }
-        if (!fresh) {
-          untold.remove(job.getId());
-          job.again(clock.instant());
-        }
-        Job kept = rows.saveAndFlush(job);
-        cancelled.remove(kept.getId());
-        ends.computeIfAbsent(kept.getId(), id -> new CountDownLatch(1));
-        events.publishEvent(new Ordered(kept.getId()));
+        Job kept = begun(job, fresh);
+        begin(kept);
         return kept;
       } catch (DataIntegrityViolationException ordered) {
         if (tries > 5) {
           throw ordered; // others ordered the same at the same moment, again and again
         }
       }
+    }
+  }
+
+  /** Written down as waiting, and nothing said of it any more that was said before. */
+  private Job begun(Job job, boolean fresh) {
+    synchronized (telling) {
+      if (!fresh) {
+        untold.remove(job.getId());
+        job.again(clock.instant());
+      }
+      Job kept = rows.saveAndFlush(job);
+      cancelled.remove(kept.getId());
+      ends.computeIfAbsent(kept.getId(), id -> new CountDownLatch(1));
+      return kept;
+    }
+  }
+
+  /** Has it made; what can't be handed on would wait for ever, and is told as not made. */
+  private void begin(Job kept) {
+    try {
+      events.publishEvent(new Ordered(kept.getId()));
+    } catch (RuntimeException e) {
+      end(kept, Job.State.FAILED, "Not made: Reglet could not begin with it. Order it again.", 0);
+      throw e;
     }
   }
 
@@ -208,15 +233,17 @@ public class Jobs {
     stopping = false;
   }
 
-  /** Makes one now, on this thread. */
+  /**
+   * Makes one now, on this thread. One that is still being ended on another is waited for: it may
+   * have been ordered anew already.
+   */
   void make(Long id) {
-    if (!running.add(id)) {
-      return; // ordered twice at the same moment
-    }
+    Lock lock = making.computeIfAbsent(id, k -> new ReentrantLock());
+    lock.lock();
     try {
       rows.findById(id).filter(j -> !j.isOver()).ifPresent(this::run);
     } finally {
-      running.remove(id);
+      lock.unlock();
     }
   }
 
@@ -243,7 +270,7 @@ public class Jobs {
           Job.State.FAILED,
           "Not made: it takes more memory than Reglet has. Use coarser pictures, or give it more with REGLET_JAVA_OPTS.",
           0);
-    } catch (RuntimeException | StackOverflowError e) {
+    } catch (RuntimeException | Error e) {
       LOG.error("file not made", e);
       end(
           job,
@@ -308,6 +335,12 @@ public class Jobs {
 
   /** As it ended, which is written down if it is not yet and there is room for it. */
   private Job told(Job job) {
+    synchronized (telling) {
+      return written(job);
+    }
+  }
+
+  private Job written(Job job) {
     Ending ending = untold.get(job.getId());
     if (ending == null) {
       return job;
@@ -334,6 +367,7 @@ public class Jobs {
       if (++kept > MOST_KEPT || kept > 1 && bytes > MOST_BYTES) {
         Files.deleteIfExists(file(old));
         rows.delete(old);
+        making.remove(old.getId());
       }
     }
   }

@@ -1,0 +1,177 @@
+package app.reglet.web.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.pdf.Progress;
+import app.reglet.web.Own;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
+import java.io.OutputStream;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Proxy;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.context.ApplicationEventPublisher;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** What is ordered anew, or can't be begun, is never left waiting. */
+public class JobsAgainTest {
+  private static final int PATIENCE = 60;
+
+  private Own reglet;
+
+  @BeforeClass
+  public void start() throws Exception {
+    reglet = new Own("--reglet.demo=true");
+  }
+
+  @AfterClass
+  public void stop() {
+    reglet.close();
+  }
+
+  /** A maker that counts and fails as it is told. */
+  private static final class Failing implements JobMaker {
+    final AtomicInteger made = new AtomicInteger();
+    private final RuntimeException how;
+    private final Error worse;
+
+    Failing(RuntimeException how, Error worse) {
+      this.how = how;
+      this.worse = worse;
+    }
+
+    @Override
+    public String kind() {
+      return "failing";
+    }
+
+    @Override
+    public String make(Job job, OutputStream out, Progress progress) {
+      made.incrementAndGet();
+      if (worse != null) {
+        throw worse;
+      }
+      throw how;
+    }
+  }
+
+  private Jobs jobs(JobRows rows, JobMaker maker, ApplicationEventPublisher events) {
+    return new Jobs(
+        rows,
+        List.of(maker),
+        reglet.bean(DataDirectory.class),
+        reglet.bean(Room.class),
+        reglet.bean(Clock.class),
+        events);
+  }
+
+  /** Whether a thread stands at a monitor of Jobs, or at a lock that Jobs asked for. */
+  private static boolean waitsForJobs(Thread thread) {
+    StackTraceElement[] at = thread.getStackTrace();
+    String jobs = Jobs.class.getName();
+    return thread.getState() == Thread.State.BLOCKED && at[0].getClassName().equals(jobs)
+        || thread.getState() == Thread.State.WAITING
+            && Arrays.stream(at)
+                .map(StackTraceElement::getClassName)
+                .filter(c -> !c.startsWith("java.") && !c.startsWith("jdk."))
+                .findFirst()
+                .equals(Optional.of(jobs));
+  }
+
+  private static Order order(String made) {
+    return Order.of(1L, "failing", "x", "x.pdf", made);
+  }
+
+  /** While its end is being written down, another thread orders and makes it again. */
+  @Test
+  public void aFileOrderedAnewWhileItsEndIsWrittenDownIsMadeAgain() throws Exception {
+    JobRows real = reglet.bean(JobRows.class);
+    Failing maker = new Failing(new Refusal("file", "not today"), null);
+    Jobs[] jobs = new Jobs[1];
+    AtomicInteger saved = new AtomicInteger();
+    CountDownLatch ordered = new CountDownLatch(1);
+    CountDownLatch again = new CountDownLatch(1);
+    JobRows rows =
+        (JobRows)
+            Proxy.newProxyInstance(
+                JobsAgainTest.class.getClassLoader(),
+                new Class<?>[] {JobRows.class},
+                (proxy, method, args) -> {
+                  boolean ending =
+                      method.getName().equals("saveAndFlush")
+                          && ((Job) args[0]).getState() == Job.State.FAILED
+                          && saved.getAndIncrement() == 0;
+                  Object out;
+                  try {
+                    out = method.invoke(real, args);
+                  } catch (InvocationTargetException e) {
+                    throw e.getCause();
+                  }
+                  if (ending) {
+                    Thread other =
+                        new Thread(
+                            () -> {
+                              ordered.countDown();
+                              jobs[0].order(order("again"));
+                              jobs[0].make(real.findByHash(order("again").hash()).get().getId());
+                              again.countDown();
+                            });
+                    other.start();
+                    ordered.await(PATIENCE, TimeUnit.SECONDS);
+                    while (other.isAlive() && !waitsForJobs(other)) {
+                      Thread.onSpinWait(); // as far as it comes while this one is not over
+                    }
+                  }
+                  return out;
+                });
+    jobs[0] = jobs(rows, maker, event -> {});
+    Job first = jobs[0].order(order("again"));
+    jobs[0].make(first.getId());
+    assertThat(again.await(PATIENCE, TimeUnit.SECONDS)).isTrue();
+    assertThat(maker.made.get()).isEqualTo(2);
+    assertThat(jobs[0].get(first.getId()).getState()).isEqualTo(Job.State.FAILED);
+  }
+
+  @Test
+  public void aFileWhoseMakingBreaksInTheVirtualMachineIsToldAsNotMade() {
+    Failing maker = new Failing(null, new NoClassDefFoundError("gone"));
+    Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
+    Job job = jobs.order(order("broken"));
+    jobs.make(job.getId());
+    assertThat(jobs.get(job.getId()).getState()).isEqualTo(Job.State.FAILED);
+    assertThat(jobs.get(job.getId()).getMessage()).contains("Nothing is lost");
+  }
+
+  @Test
+  public void aFileThatCannotBeHandedOnIsToldAsNotMadeAndCanBeOrderedAgain() {
+    Failing maker = new Failing(new Refusal("file", "not today"), null);
+    boolean[] broken = {true};
+    Jobs jobs =
+        jobs(
+            reglet.bean(JobRows.class),
+            maker,
+            event -> {
+              if (broken[0]) {
+                throw new IllegalStateException("no scheduler");
+              }
+            });
+    assertThatThrownBy(() -> jobs.order(order("stuck"))).isInstanceOf(IllegalStateException.class);
+    Job told = reglet.bean(JobRows.class).findByHash(order("stuck").hash()).orElseThrow();
+    assertThat(jobs.get(told.getId()).isOver()).isTrue();
+    broken[0] = false;
+    Job again = jobs.order(order("stuck"));
+    assertThat(again.getState()).isEqualTo(Job.State.WAITING);
+    jobs.make(again.getId());
+    assertThat(maker.made.get()).isEqualTo(1);
+  }
+}
