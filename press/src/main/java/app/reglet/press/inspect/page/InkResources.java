@@ -1,0 +1,256 @@
+package app.reglet.press.inspect.page;
+
+import app.reglet.press.colour.PixelInks;
+import app.reglet.press.reading.Budget;
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Set;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.DefaultResourceCache;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+
+/**
+ * Puts {@link InkSpace}s in the place of every colour space that a page's resources lead to, by
+ * what PDF has for it: spaces that stand for the device's own (ISO 32000-1, 8.6.5.6), and a cache
+ * of what indirect objects are. The document is good for drawing one of the two pictures then.
+ */
+final class InkResources {
+  /** Takes the coloured inks of four and gives what they leave of red, green and blue. */
+  private static final String COLOURED =
+      "{pop 1 exch sub 3 1 roll 1 exch sub 3 1 roll 1 exch sub 3 1 roll}";
+
+  /** Takes black of four and gives what it leaves. */
+  private static final String BLACK = "{4 1 roll pop pop pop 1 exch sub dup dup}";
+
+  private static final COSName DEFAULT_GRAY = COSName.getPDFName("DefaultGray");
+  private static final COSName DEFAULT_RGB = COSName.getPDFName("DefaultRGB");
+  private static final COSName DEFAULT_CMYK = COSName.getPDFName("DefaultCMYK");
+
+  private final DefaultResourceCache cache = new Kept();
+  private final Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final PixelInks screen;
+  private final boolean black;
+  private final Budget budget;
+  private final COSArray four;
+  private final COSObject gray;
+  private final COSObject rgb;
+  private final COSObject cmyk;
+
+  /** One that forgets no space: what it holds has no other place. */
+  private static final class Kept extends DefaultResourceCache {
+    private final java.util.Map<COSObject, PDColorSpace> spaces = new IdentityHashMap<>();
+
+    @Override
+    public PDColorSpace getColorSpace(COSObject indirect) {
+      return spaces.get(indirect);
+    }
+
+    @Override
+    public void put(COSObject indirect, PDColorSpace space) {
+      spaces.put(indirect, space);
+    }
+  }
+
+  private InkResources(PixelInks screen, boolean black, Budget budget) throws IOException {
+    this.screen = screen;
+    this.black = black;
+    this.budget = budget;
+    four = four(black);
+    gray = standing(PDDeviceGray.INSTANCE, 8);
+    rgb = standing(PDDeviceRGB.INSTANCE, 8);
+    cmyk = standing(PDDeviceCMYK.INSTANCE, 8);
+  }
+
+  /**
+   * Changes what a page is drawn with.
+   *
+   * @param page of the document, its own or inherited resources
+   * @return the space that the page begins in
+   */
+  static PDColorSpace change(
+      PDDocument document, COSDictionary page, PixelInks screen, boolean black, Budget budget)
+      throws IOException {
+    InkResources in = new InkResources(screen, black, budget);
+    document.setResourceCache(in.cache);
+    in.walk(page);
+    return in.cache.getColorSpace(in.gray);
+  }
+
+  /** An object that stands for a space, as the cache knows. */
+  private COSObject standing(PDColorSpace space, int bits) throws IOException {
+    COSObject object = new COSObject(space.getCOSObject());
+    cache.put(object, new InkSpace(space, screen, black, bits, object));
+    return object;
+  }
+
+  private static COSArray four(boolean black) throws IOException {
+    COSStream tint = new COSStream();
+    tint.setInt(COSName.FUNCTION_TYPE, 4);
+    tint.setItem(COSName.DOMAIN, numbers(4));
+    tint.setItem(COSName.RANGE, numbers(3));
+    try (var out = tint.createOutputStream()) {
+      out.write((black ? BLACK : COLOURED).getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+    }
+    COSArray array = new COSArray();
+    array.add(COSName.DEVICEN);
+    COSArray names = new COSArray();
+    for (String name : List.of("C", "M", "Y", "K")) {
+      names.add(COSName.getPDFName(name));
+    }
+    array.add(names);
+    array.add(COSName.DEVICERGB);
+    array.add(tint);
+    return array;
+  }
+
+  private static COSArray numbers(int pairs) {
+    COSArray array = new COSArray();
+    for (int i = 0; i < pairs; i++) {
+      array.add(org.apache.pdfbox.cos.COSInteger.ZERO);
+      array.add(org.apache.pdfbox.cos.COSInteger.ONE);
+    }
+    return array;
+  }
+
+  private void walk(COSDictionary page) throws IOException {
+    Deque<COSDictionary> open = new ArrayDeque<>();
+    COSDictionary own =
+        page.getDictionaryObject(COSName.RESOURCES) instanceof COSDictionary d
+            ? d
+            : new COSDictionary();
+    page.setItem(COSName.RESOURCES, own);
+    open.push(own);
+    while (!open.isEmpty()) {
+      COSDictionary resources = open.pop();
+      budget.object();
+      if (!seen.add(resources)) {
+        continue;
+      }
+      spaces(resources);
+      each(resources, COSName.XOBJECT, x -> object(x, open));
+      each(resources, COSName.PATTERN, p -> pattern(p, open));
+      each(resources, COSName.SHADING, this::shading);
+      each(resources, COSName.FONT, f -> inner(f, open));
+    }
+  }
+
+  private interface Looked {
+    void at(COSDictionary d) throws IOException;
+  }
+
+  private void each(COSDictionary resources, COSName kind, Looked what) throws IOException {
+    COSDictionary all = resources.getCOSDictionary(kind);
+    if (all == null) {
+      return;
+    }
+    for (COSName name : List.copyOf(all.keySet())) {
+      budget.object();
+      if (all.getDictionaryObject(name) instanceof COSDictionary d && seen.add(d)) {
+        what.at(d);
+      }
+    }
+  }
+
+  private static void inner(COSDictionary d, Deque<COSDictionary> open) {
+    COSDictionary inner = d.getCOSDictionary(COSName.RESOURCES);
+    if (inner != null) {
+      open.push(inner);
+    }
+  }
+
+  private void object(COSDictionary x, Deque<COSDictionary> open) throws IOException {
+    if (COSName.FORM.equals(x.getCOSName(COSName.SUBTYPE))) {
+      inner(x, open);
+    } else if (!x.getBoolean(COSName.IMAGE_MASK, false)) {
+      COSBase space = x.getDictionaryObject(COSName.COLORSPACE);
+      if (space != null) {
+        x.setItem(COSName.COLORSPACE, stand(space, x.getInt(COSName.BITS_PER_COMPONENT, 8)));
+      }
+    }
+  }
+
+  private void pattern(COSDictionary p, Deque<COSDictionary> open) throws IOException {
+    inner(p, open);
+    if (p.getDictionaryObject(COSName.SHADING) instanceof COSDictionary d && seen.add(d)) {
+      shading(d);
+    }
+  }
+
+  /** A shading reads its space from the file itself, so it gets one that PDF knows. */
+  private void shading(COSDictionary d) {
+    d.setItem(COSName.COLORSPACE, inFour(d.getDictionaryObject(COSName.COLORSPACE), 0));
+  }
+
+  private COSBase inFour(COSBase space, int depth) {
+    if (COSName.DEVICECMYK.equals(space)) {
+      return four;
+    }
+    if (depth > 2 || !(space instanceof COSArray a) || a.size() < 2) {
+      return space;
+    }
+    COSName family = a.getObject(0) instanceof COSName n ? n : null;
+    if (COSName.ICCBASED.equals(family)
+        && a.getObject(1) instanceof COSStream s
+        && s.getInt(COSName.N, 0) == 4) {
+      return four;
+    }
+    if ((COSName.SEPARATION.equals(family) || COSName.DEVICEN.equals(family)) && a.size() > 3) {
+      COSArray copy = new COSArray(a.toList());
+      copy.set(2, inFour(a.getObject(2), depth + 1));
+      return copy;
+    }
+    return space;
+  }
+
+  private void spaces(COSDictionary resources) throws IOException {
+    COSDictionary all =
+        resources.getDictionaryObject(COSName.COLORSPACE) instanceof COSDictionary d
+            ? d
+            : new COSDictionary();
+    COSDictionary changed = new COSDictionary();
+    for (COSName name : all.keySet()) {
+      budget.object();
+      COSBase space = all.getDictionaryObject(name);
+      if (space != null) {
+        changed.setItem(name, stand(space, 8));
+      }
+    }
+    changed.setItem(DEFAULT_GRAY, gray);
+    changed.setItem(DEFAULT_RGB, rgb);
+    changed.setItem(DEFAULT_CMYK, cmyk);
+    resources.setItem(COSName.COLORSPACE, changed);
+  }
+
+  private COSBase stand(COSBase space, int bits) throws IOException {
+    if (space instanceof COSString || COSName.PATTERN.equals(space)) {
+      return space;
+    }
+    if (space instanceof COSArray a && a.size() > 0 && COSName.PATTERN.equals(a.getObject(0))) {
+      if (a.size() > 1) { // uncoloured tiles are painted in the space below
+        COSArray copy = new COSArray(a.toList());
+        copy.set(1, stand(a.getObject(1), bits));
+        return copy;
+      }
+      return space;
+    }
+    try {
+      return standing(PDColorSpace.create(space), bits);
+    } catch (IOException | RuntimeException e) {
+      return space; // a broken one is drawn as the renderer does
+    }
+  }
+}

@@ -1,0 +1,118 @@
+package app.reglet.press.inspect.page;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.colour.PixelInks;
+import app.reglet.press.raster.InkPixels;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.Paint;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
+import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.rendering.PageDrawer;
+import org.apache.pdfbox.rendering.PageDrawerParameters;
+
+/**
+ * The inks of a page of any PDF, pixel by pixel: what is written in inks as it is written, what is
+ * meant for a screen as a press's table prints it. What overprints knocks out here.
+ */
+public final class Plates {
+  private Plates() {}
+
+  /**
+   * Draws the inks of a page: its crop box, turned as it says.
+   *
+   * @param number of the page, from 1
+   * @param ppi pixels per inch of the page
+   * @param screen inks of what is meant for a screen
+   * @throws Refusal when it can't be drawn, or costs more than it may
+   */
+  public static InkPixels of(
+      FileBytes file, int number, double ppi, PixelInks screen, Budget budget) throws IOException {
+    BufferedImage coloured = half(file, number, ppi, screen, false, budget);
+    BufferedImage black = half(file, number, ppi, screen, true, budget);
+    int w = coloured.getWidth();
+    int h = coloured.getHeight();
+    byte[] inks = new byte[4 * w * h];
+    int[] row = new int[w];
+    int[] dark = new int[w];
+    for (int y = 0; y < h; y++) {
+      coloured.getRGB(0, y, w, 1, row, 0, w);
+      black.getRGB(0, y, w, 1, dark, 0, w);
+      for (int x = 0; x < w; x++) {
+        int at = 4 * (y * w + x);
+        inks[at] = (byte) (255 - (row[x] >> 16 & 0xff));
+        inks[at + 1] = (byte) (255 - (row[x] >> 8 & 0xff));
+        inks[at + 2] = (byte) (255 - (row[x] & 0xff));
+        inks[at + 3] = (byte) (255 - (dark[x] & 0xff));
+      }
+    }
+    return new InkPixels(w, h, inks, null);
+  }
+
+  private static BufferedImage half(
+      FileBytes file, int number, double ppi, PixelInks screen, boolean black, Budget budget)
+      throws IOException {
+    try (PDDocument document = Loader.loadPDF(file.pdf(budget))) {
+      PDPage page = document.getPage(number - 1);
+      // its own resources: the page is changed, not the node above it
+      if (page.getResources() != null) {
+        page.setResources(page.getResources());
+      }
+      PDColorSpace first =
+          InkResources.change(document, page.getCOSObject(), screen, black, budget);
+      PDFRenderer renderer =
+          new PDFRenderer(document) {
+            @Override
+            protected PageDrawer createPageDrawer(PageDrawerParameters parameters)
+                throws IOException {
+              return new Drawer(parameters, first, budget);
+            }
+          };
+      renderer.setAnnotationsFilter(a -> false);
+      renderer.setSubsamplingAllowed(true);
+      double unit = Math.max(page.getUserUnit(), 0.001);
+      PDPage fresh = document.getPage(number - 1);
+      int w = Math.max(1, (int) Math.floor(fresh.getCropBox().getWidth() * unit * ppi / 72));
+      int h = Math.max(1, (int) Math.floor(fresh.getCropBox().getHeight() * unit * ppi / 72));
+      boolean turned = page.getRotation() % 180 != 0;
+      BufferedImage image =
+          new BufferedImage(turned ? h : w, turned ? w : h, BufferedImage.TYPE_INT_RGB);
+      Graphics2D g = image.createGraphics();
+      g.setColor(Color.WHITE);
+      g.fillRect(0, 0, image.getWidth(), image.getHeight());
+      renderer.renderPageToGraphics(number - 1, g, (float) (unit * ppi / 72));
+      g.dispose();
+      return image;
+    }
+  }
+
+  /** Draws in the space that stands for a page's first, and asks the budget as it goes on. */
+  private static final class Drawer extends PageDrawer {
+    private final PDColorSpace first;
+    private final Budget budget;
+
+    Drawer(PageDrawerParameters parameters, PDColorSpace first, Budget budget) throws IOException {
+      super(parameters);
+      this.first = first;
+      this.budget = budget;
+    }
+
+    @Override
+    protected Paint getPaint(PDColor color) throws IOException {
+      budget.expectTime();
+      return super.getPaint(
+          color.getColorSpace() instanceof PDDeviceGray && !color.isPattern()
+              ? new PDColor(color.getComponents(), first)
+              : color);
+    }
+  }
+}
