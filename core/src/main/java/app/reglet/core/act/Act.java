@@ -16,13 +16,19 @@ public enum Act {
   PIECES("Show or take off", "piece-hidden piece-off-sheet words-none"),
   TYPE(
       "Set the words anew",
-      "spine-type-not-allowed spine-type-too-big spine-type-too-small type-small glyph-missing families-many forms-lacking title-faint fonts-missing"),
+      "spine-type-not-allowed spine-type-too-big spine-type-too-small type-small type-in-rich-black glyph-missing families-many forms-lacking title-faint fonts-missing"),
   COLOUR("Change colours and lines", "words-faint line-thin pale-edge"),
   PICTURE("See to the pictures", "picture-too-coarse picture-soft picture-fine"),
   RIGHTS("Clear the rights", "licence-not-for-goods credit-unsaid credit-not-placed"),
   BARCODE(
       "See to the barcode",
-      "barcode-missing barcode-out-of-area barcode-panel-dark barcode-area-covered");
+      "barcode-missing barcode-out-of-area barcode-panel-dark barcode-area-covered barcode-unread barcode-other barcode-area-dark"),
+  SHEET(
+      "Make the file in the measured size",
+      "sheet-size trim-box page-count inside-size pixels would-fit edge-white spine-off-middle"),
+  FILE(
+      "Save the file otherwise",
+      "fonts kind-other file-large file-locked standard-unkept colours-of-screen colours-in-inks condition-missing condition-other ink-heavy shows-through inks-beside overprints carries-notes carries-layers carries-form carries-scripts carries-files words-untold drawing-broken");
 
   private static final Map<String, Act> BY_CODE =
       Stream.of(values())

@@ -23,6 +23,7 @@ public interface Check {
         new FamiliesFew(),
         new FormsThere(),
         new TypeLargeEnough(),
+        new TypeInOneBlack(),
         new TitleReadSmall(),
         new TitleAsListed(),
         new BarcodeAreaClear(),

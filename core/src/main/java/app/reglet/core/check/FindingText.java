@@ -198,6 +198,11 @@ public final class FindingText implements Found.Visitor<String> {
   }
 
   @Override
+  public String ofFile(OfFile f) {
+    return f.told(unit);
+  }
+
+  @Override
   public String ofDrawing(OfDrawing f) {
     return f.accept(new DrawingFindingText(unit));
   }

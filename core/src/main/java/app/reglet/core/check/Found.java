@@ -17,6 +17,7 @@ public sealed interface Found
         OfPicture,
         OfDrawing,
         OfEdition,
+        OfFile,
         NearMiss,
         Found.WordsOverflow,
         Found.SpineTypeNotAllowed,
@@ -89,6 +90,8 @@ public sealed interface Found
     R ofDrawing(OfDrawing found);
 
     R ofEdition(OfEdition found);
+
+    R ofFile(OfFile found);
 
     R pictureFine(PictureFine found);
 

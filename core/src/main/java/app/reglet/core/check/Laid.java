@@ -70,8 +70,14 @@ public sealed interface Laid {
    * @param text as it is set
    * @param fact the fact they follow, null for words of their own
    * @param inks how many inks print their letters; none for letters left out of what is round them
+   * @param richBlack whether they are black with other inks below it
    */
-  record Said(String text, Fact fact, int inks) {}
+  record Said(String text, Fact fact, int inks, boolean richBlack) {
+    /** Words that are not in rich black. */
+    public Said(String text, Fact fact, int inks) {
+      this(text, fact, inks, false);
+    }
+  }
 
   /** What a family of typefaces can lack. */
   enum Lack {

@@ -27,11 +27,31 @@ public sealed interface OfWords extends Found {
 
     R typeSmall(TypeSmall found);
 
+    R richBlack(RichBlack found);
+
     R titleFaint(TitleFaint found);
 
     R titleOther(TitleOther found);
 
     R faint(Faint found);
+  }
+
+  /**
+   * Letters are printed in black and other inks on top of each other.
+   *
+   * @param size of the letters
+   * @param least size from which their drift is not seen
+   */
+  record RichBlack(String name, Length size, Length least) implements OfWords {
+    @Override
+    public String code() {
+      return "type-in-rich-black";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.richBlack(this);
+    }
   }
 
   /** A typeface lacks characters of the words. */

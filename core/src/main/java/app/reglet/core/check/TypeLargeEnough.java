@@ -14,7 +14,7 @@ public final class TypeLargeEnough implements Check {
   private static final Length ROUNDING = Length.mm("0.001");
 
   private static final Length ONE_INK = Length.pt("5");
-  private static final Length SEVERAL = Length.pt("7");
+  static final Length SEVERAL = Length.pt("7");
   private static final Length LEFT_OUT = Length.pt("8");
   private static final Length LEFT_OUT_FINE = Length.pt("10");
 

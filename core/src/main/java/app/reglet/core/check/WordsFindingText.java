@@ -79,6 +79,16 @@ final class WordsFindingText implements OfWords.Teller<String> {
   }
 
   @Override
+  public String richBlack(OfWords.RichBlack f) {
+    return quoted(f.name())
+        + " is black with other inks below it, at "
+        + f.size().brief(Unit.PT)
+        + ": a drift of the plates frays letters under "
+        + f.least().brief(Unit.PT)
+        + ". Print them with black alone.";
+  }
+
+  @Override
   public String titleFaint(OfWords.TitleFaint f) {
     return quoted(f.name())
         + " comes out at "

@@ -38,6 +38,16 @@ public final class BlackAlone {
     return ofLetters(colour, size) ? Math.min(1, colour.inks()) : colour.inks();
   }
 
+  /** Percent of black from which letters are black. */
+  public static final int BLACK = 80;
+
+  /** Whether a colour is black with other inks below it. */
+  public static boolean isRich(Colour.Solid colour) {
+    return colour instanceof Colour.Cmyk c
+        && c.black() >= BLACK
+        && c.cyan() + c.magenta() + c.yellow() > 0;
+  }
+
   /** Whether an area is a ground, that is printed in rich black where it is black. */
   public static boolean isGround(Size size) {
     return !size.width().min(size.height()).isLessThan(LEAST_GROUND);

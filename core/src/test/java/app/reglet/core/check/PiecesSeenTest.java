@@ -31,6 +31,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 
 public class PiecesSeenTest {
@@ -181,6 +182,10 @@ public class PiecesSeenTest {
     }
   }
 
+  private static boolean kindOf(Class<?> found, Class<?> type) {
+    return type.isEnum() && type.getEnclosingClass() == found.getEnclosingClass();
+  }
+
   /** Every kind of finding there is, made without figures, for its code. */
   private static void codes(Class<?> kind, Set<String> into) throws Exception {
     if (kind.isRecord()) {
@@ -198,7 +203,19 @@ public class PiecesSeenTest {
                     ? 0.0
                     : t == boolean.class ? false : t == List.class ? List.of() : null);
       }
-      into.add(((Found) constructor.newInstance(none.toArray())).code());
+      // of kinds that an enumeration tells apart, each
+      int at =
+          IntStream.range(0, types.length)
+              .filter(i -> kindOf(kind, types[i]))
+              .findFirst()
+              .orElse(-1);
+      Object[] each = at < 0 ? new Object[] {null} : types[at].getEnumConstants();
+      for (Object one : each) {
+        if (at >= 0) {
+          none.set(at, one);
+        }
+        into.add(((Found) constructor.newInstance(none.toArray())).code());
+      }
       return;
     }
     for (Class<?> c : kind.getPermittedSubclasses()) {

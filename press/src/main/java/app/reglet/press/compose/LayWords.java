@@ -86,7 +86,8 @@ final class LayWords {
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
             setting.set().lacks(),
-            new Laid.Said(text.text(), words.fact(), inks(words, setting)),
+            new Laid.Said(
+                text.text(), words.fact(), inks(words, setting), isInRichBlack(words)),
             largestOnSpine(words, face)));
     List<Mark> marks = new ArrayList<>();
     if (words.panel() != null && !setting.marks().isEmpty()) {
@@ -143,6 +144,11 @@ final class LayWords {
         .mapToInt(c -> flat ? BlackAlone.inks(c, size) : c.inks())
         .max()
         .orElse(0);
+  }
+
+  private boolean isInRichBlack(Words words) {
+    return words.paint() instanceof Paint.Flat
+        && words.paint().colours().map(lay.fills::solid).anyMatch(BlackAlone::isRich);
   }
 
   private Laid.Face named(Typeface face) {

@@ -126,11 +126,14 @@ public enum PressStandard {
    */
   public static Set<PressStandard> broken(Path file, PressRules.Standard standard)
       throws IOException {
+    return standard == PressRules.Standard.PLAIN
+        ? EnumSet.noneOf(PressStandard.class)
+        : broken(PrintFacts.read(file), standard);
+  }
+
+  /** Those that a file does not keep. */
+  static Set<PressStandard> broken(PrintFacts facts, PressRules.Standard standard) {
     Set<PressStandard> broken = EnumSet.noneOf(PressStandard.class);
-    if (standard == PressRules.Standard.PLAIN) {
-      return broken;
-    }
-    PrintFacts facts = PrintFacts.read(file);
     Arrays.stream(values())
         .filter(c -> !(standard == PressRules.Standard.X1A ? c.one : c.four).test(facts))
         .forEach(broken::add);

@@ -1,8 +1,11 @@
 package app.reglet.press.inspect;
 
+import app.reglet.press.reading.Budget;
 import java.awt.color.ICC_Profile;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -27,13 +30,17 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
-/**
- * What of a PDF matters to the standards of press files, read from its objects. For files that
- * Reglet made itself; those that people bring are read in the reading room.
- */
+/** What of a PDF matters to the standards of press files, read from the objects of its first pages. */
 final class PrintFacts {
   /** Objects within objects, more than any press file has. */
   private static final int DEEPEST = 40;
+
+  /** Pages that are gone through. */
+  private static final int MOST_PAGES = 20;
+
+  private static final int MOST_UNPACKED = 40_000_000;
+
+  private final Budget budget;
 
   final double version;
   final boolean encrypted;
@@ -63,7 +70,8 @@ final class PrintFacts {
    */
   record Intent(String identifier, int inks, boolean isPress) {}
 
-  private PrintFacts(PDDocument document) throws IOException {
+  private PrintFacts(PDDocument document, Budget budget) throws IOException {
+    this.budget = budget;
     version = Math.round(document.getVersion() * 10) / 10.0;
     encrypted = document.isEncrypted();
     trailer = document.getDocument().getTrailer();
@@ -74,19 +82,20 @@ final class PrintFacts {
             : new COSDictionary();
     xmp =
         catalog.getDictionaryObject(COSName.METADATA) instanceof COSStream s
-            ? new String(s.createInputStream().readAllBytes(), StandardCharsets.UTF_8)
+            ? new String(bytes(s.createInputStream()), StandardCharsets.UTF_8)
             : "";
     intents();
     // an object within a stream of objects has that one's number, negative, for its place
     packedObjects = document.getDocument().getXrefTable().values().stream().anyMatch(at -> at < 0);
-    for (PDPage page : document.getPages()) {
+    for (int i = 0; i < Math.min(MOST_PAGES, document.getNumberOfPages()); i++) {
+      PDPage page = document.getPage(i);
       COSDictionary p = page.getCOSObject();
       pages.add(p);
       if (p.containsKey(COSName.ANNOTS)) {
         oddities.add("annotations");
       }
       group(p);
-      operators(page.getContents().readAllBytes());
+      operators(bytes(page.getContents()));
       walk(p.getDictionaryObject(COSName.RESOURCES), 0);
     }
     for (String key : new String[] {"OpenAction", "AA", "OCProperties", "AcroForm", "Names"}) {
@@ -111,7 +120,7 @@ final class PrintFacts {
             new Intent(
                 intent.getString(COSName.OUTPUT_CONDITION_IDENTIFIER),
                 profile == null ? 0 : profile.getInt(COSName.N),
-                profile != null && isPress(profile.createInputStream().readAllBytes())));
+                profile != null && isPress(bytes(profile.createInputStream()))));
       }
     }
   }
@@ -127,11 +136,29 @@ final class PrintFacts {
 
   static PrintFacts read(Path file) throws IOException {
     try (PDDocument document = Loader.loadPDF(file.toFile())) {
-      return new PrintFacts(document);
+      return of(document, Budget.forFile(Files.size(file)));
+    }
+  }
+
+  /**
+   * Of a file that is open.
+   *
+   * @throws app.reglet.core.Refusal when that costs more than it may
+   */
+  static PrintFacts of(PDDocument document, Budget budget) throws IOException {
+    return new PrintFacts(document, budget);
+  }
+
+  /** What a stream unpacks to, of one that unpacks to gigabytes the beginning. */
+  private byte[] bytes(InputStream in) throws IOException {
+    try (in) {
+      budget.expectTime();
+      return in.readNBytes(MOST_UNPACKED);
     }
   }
 
   private void walk(COSBase base, int depth) throws IOException {
+    budget.expectTime();
     COSBase object = base instanceof COSObject o ? o.getObject() : base;
     if (object == null || depth > DEEPEST || !seen.add(object)) {
       return;
@@ -190,7 +217,7 @@ final class PrintFacts {
       filters(s);
       if (COSName.FORM.equals(subtype)) {
         group(s);
-        operators(s.createInputStream().readAllBytes());
+        operators(bytes(s.createInputStream()));
       }
       if (COSName.getPDFName("PS").equals(subtype)) {
         oddities.add("PostScript");
@@ -270,6 +297,7 @@ final class PrintFacts {
   private void operators(byte[] content) throws IOException {
     PDFStreamParser parser = new PDFStreamParser(content);
     for (Object token = parser.parseNextToken(); token != null; token = parser.parseNextToken()) {
+      budget.expectTime();
       if (token instanceof Operator op) {
         switch (op.getName()) {
           case "rg", "RG" -> spaces.add("DeviceRGB");

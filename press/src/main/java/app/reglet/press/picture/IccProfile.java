@@ -45,7 +45,7 @@ public final class IccProfile {
    * What a profile calls itself (tag {@code desc}: ICC.1:2001-04, 6.5.17, a text; ICC.1:2010,
    * 10.13, texts in languages, of which the first is taken); empty where it says nothing.
    */
-  static String name(byte[] profile) {
+  public static String name(byte[] profile) {
     if (channels(profile) == 0) {
       return "";
     }

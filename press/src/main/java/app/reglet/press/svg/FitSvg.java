@@ -1,10 +1,11 @@
 package app.reglet.press.svg;
 
 import app.reglet.core.measure.Box;
-import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.Fold;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.inspect.Registered;
 import java.util.Optional;
 
 /** A page as a house expects it, and a file's page laid over it in true proportion. */
@@ -21,11 +22,11 @@ public final class FitSvg {
   public static String of(Wrap expected, Optional<PdfFacts.Page> found) {
     double w = expected.sheet().width().toMm();
     double h = expected.sheet().height().toMm();
-    double[] over = found.map(p -> over(expected, p)).orElse(new double[] {0, 0, w, h});
-    double left = Math.min(0, over[0]);
-    double top = Math.min(0, over[1]);
-    double right = Math.max(w, over[0] + over[2]);
-    double bottom = Math.max(h, over[1] + over[3]);
+    Rect over = found.map(p -> Registered.of(expected, p).page()).orElse(new Rect(0, 0, w, h));
+    double left = Math.min(0, over.x());
+    double top = Math.min(0, over.y());
+    double right = Math.max(w, over.right());
+    double bottom = Math.max(h, over.bottom());
     double air = Math.max(right - left, bottom - top) / 60;
     Svg out =
         new Svg()
@@ -66,30 +67,9 @@ public final class FitSvg {
           "non-scaling-stroke");
     }
     if (found.isPresent()) {
-      rect(out, "found", over[0], over[1], over[2], over[3]);
+      rect(out, "found", over.x(), over.y(), over.width(), over.height());
     }
     return out.close("svg").toString();
-  }
-
-  private static double[] over(Wrap expected, PdfFacts.Page page) {
-    Size media = page.media();
-    double w = media.width().toMm();
-    double h = media.height().toMm();
-    Optional<PdfFacts.NamedBox> trim =
-        page.boxes().stream()
-            .filter(b -> b.name().equals("TrimBox") && page.rotated() == 0)
-            .findFirst();
-    double x =
-        trim.map(b -> expected.trimmed().left().minus(b.left()).toMm())
-            .orElse((expected.sheet().width().toMm() - w) / 2);
-    // boxes are written from the bottom left
-    double y =
-        trim.map(
-                b ->
-                    expected.trimmed().top().toMm()
-                        - (h - b.bottom().toMm() - b.size().height().toMm()))
-            .orElse((expected.sheet().height().toMm() - h) / 2);
-    return new double[] {x, y, w, h};
   }
 
   private static void rect(Svg out, String kind, double x, double y, double w, double h) {

@@ -1,0 +1,198 @@
+package app.reglet.press.inspect;
+
+import app.reglet.core.check.Laid;
+import app.reglet.core.design.BlackAlone;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Outline;
+import app.reglet.press.inspect.page.PageContent;
+import app.reglet.press.inspect.page.PageContent.PlacedPicture;
+import app.reglet.press.inspect.page.PageContent.ThinLine;
+import app.reglet.press.inspect.page.PageContent.WordRun;
+import app.reglet.press.art.Rect;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * What is drawn on a file's page as pieces laid on the sheet, so that the very checks that a cover
+ * on the bench goes through are made of it. Runs of letters of one font, size and direction whose
+ * lines follow each other are one piece, named by its first words.
+ */
+final class FileAsLaid {
+  private static final double MM_PER_POINT = 25.4 / 72;
+
+  /** Lines farther apart than so many sizes belong to different pieces. */
+  private static final double LINES_APART = 2;
+
+  private static final int LONGEST_NAME = 32;
+
+  /** Black that is no colour of its own, on a screen. */
+  private static final int DARK = 0x30;
+
+  private final Registered on;
+  private final Predicate<String> fine;
+  private final List<Laid> laid = new ArrayList<>();
+
+  private FileAsLaid(Registered on, Predicate<String> fine) {
+    this.on = on;
+    this.fine = fine;
+  }
+
+  /**
+   * The pieces, pictures first, then lines, then words.
+   *
+   * @param fine whether a font has fine strokes, by its name
+   * @param codes barcodes that were read on the page
+   */
+  static List<Laid> of(
+      PageContent page, Registered on, Predicate<String> fine, List<FileFacts.Code> codes) {
+    FileAsLaid in = new FileAsLaid(on, fine);
+    int n = 0;
+    for (PlacedPicture p : page.pictures()) {
+      in.picture(p, ++n);
+    }
+    n = 0;
+    for (ThinLine l : page.lines()) {
+      in.line(l, ++n);
+    }
+    for (Block b : blocks(page.words())) {
+      in.words(b, codes);
+    }
+    return in.laid;
+  }
+
+  private void picture(PlacedPicture p, int n) {
+    laid.add(
+        new Laid.Picture(
+            "picture-" + n,
+            "Picture " + n + ", " + p.width() + " × " + p.height() + " pixels",
+            Outline.of(on.onSheet(p.place())),
+            p.ppi(),
+            ""));
+  }
+
+  private void line(ThinLine l, int n) {
+    laid.add(
+        new Laid.Area(
+            "line-" + n,
+            "Line " + n,
+            Outline.of(on.onSheet(l.place())),
+            Length.nearMm(Math.max(l.points(), 0.01) * MM_PER_POINT),
+            true));
+  }
+
+  /** Lines of words that follow each other. */
+  private static final class Block {
+    final WordRun first;
+    final StringBuilder text;
+    Rect ink;
+    Rect last;
+
+    Block(WordRun run) {
+      first = run;
+      text = new StringBuilder(run.text());
+      ink = run.ink();
+      last = run.ink();
+    }
+
+    boolean takes(WordRun r) {
+      if (!r.font().equals(first.font())
+          || r.angle() != first.angle()
+          || r.rgb() != first.rgb()
+          || Math.abs(r.size() - first.size()) > 0.02 * first.size()) {
+        return false;
+      }
+      double most = LINES_APART * first.size() * MM_PER_POINT;
+      double x = gap(r.ink().x(), r.ink().right(), last.x(), last.right());
+      double y = gap(r.ink().y(), r.ink().bottom(), last.y(), last.bottom());
+      return x < most && y < most;
+    }
+
+    private static double gap(double from, double to, double from2, double to2) {
+      return Math.max(0, Math.max(from2 - to, from - to2));
+    }
+
+    void add(WordRun r) {
+      text.append(' ').append(r.text());
+      double x = Math.min(ink.x(), r.ink().x());
+      double y = Math.min(ink.y(), r.ink().y());
+      ink =
+          new Rect(
+              x,
+              y,
+              Math.max(ink.right(), r.ink().right()) - x,
+              Math.max(ink.bottom(), r.ink().bottom()) - y);
+      last = r.ink();
+    }
+  }
+
+  private static List<Block> blocks(List<WordRun> runs) {
+    List<Block> blocks = new ArrayList<>();
+    for (WordRun r : runs) {
+      Block before = blocks.isEmpty() ? null : blocks.get(blocks.size() - 1);
+      if (before != null && before.takes(r)) {
+        before.add(r);
+      } else {
+        blocks.add(new Block(r));
+      }
+    }
+    return blocks;
+  }
+
+  private void words(Block b, List<FileFacts.Code> codes) {
+    Box ink = on.onSheet(b.ink);
+    String text = b.text.toString().strip().replaceAll("\\s+", " ");
+    if (text.isEmpty() || codes.stream().anyMatch(c -> isOf(text, c.number()))) {
+      return; // the digits below a barcode
+    }
+    String name = text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
+    laid.add(
+        new Laid.Words(
+            "words-" + laid.size(),
+            name,
+            Outline.of(ink),
+            Outline.of(ink),
+            Length.nearMm(b.first.size() * MM_PER_POINT),
+            false,
+            "",
+            new Laid.Face(
+                b.first.font(), b.first.font(), b.first.font(), fine.test(b.first.font())),
+            Optional.empty(),
+            List.of(),
+            List.of(),
+            Set.of(),
+            new Laid.Said(text, null, inks(b.first), isRich(b.first)),
+            Length.ZERO));
+  }
+
+  /** Whether words are the digits of a barcode, all or a half of them. */
+  private static boolean isOf(String text, String number) {
+    String digits = text.replaceAll("[^0-9]", "");
+    return digits.length() >= 5
+        && text.replaceAll("[0-9\\s>-]", "").isEmpty()
+        && number.contains(digits);
+  }
+
+  private static int inks(WordRun r) {
+    if (r.inks().isEmpty()) {
+      return r.rgb() == 0xffffff ? 0 : isNeutral(r.rgb()) ? 1 : 3;
+    }
+    return (int) r.inks().stream().filter(i -> i > 0).count();
+  }
+
+  private static boolean isNeutral(int rgb) {
+    int r = rgb >> 16 & 0xff;
+    int g = rgb >> 8 & 0xff;
+    int b = rgb & 0xff;
+    return r == g && g == b || Math.max(r, Math.max(g, b)) < DARK;
+  }
+
+  private static boolean isRich(WordRun r) {
+    return r.inks().size() == 4
+        && r.inks().get(3) >= BlackAlone.BLACK
+        && r.inks().get(0) + r.inks().get(1) + r.inks().get(2) > 0;
+  }
+}

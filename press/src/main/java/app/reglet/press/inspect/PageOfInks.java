@@ -1,0 +1,263 @@
+package app.reglet.press.inspect;
+
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.OfFile;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Zone;
+import app.reglet.press.art.Rect;
+import app.reglet.press.raster.InkPixels;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+
+/** What the inks of a page tell of it, pixel by pixel, on the sheet that it should be. */
+final class PageOfInks {
+  /** Less ink than this, of 1020, is paper; more than that in a barcode's area is dark. */
+  private static final int PAPER = 12;
+
+  private static final int DARK = 180;
+
+  /** A level of rounding is none, nor is what half-covered pixels mix at an edge. */
+  private static final int ROUNDING = 8;
+
+  /** So much white in a row is no gap between letters. */
+  private static final double LEAST_WHITE = 5;
+
+  /** How far inside the trim there must be ink where the bleed is to have some, mm. */
+  private static final double INSIDE = 1;
+
+  /** Off the middle by so much is seen: common practice, no single source. */
+  private static final double OFF = 0.8;
+
+  private final InkPixels inks;
+  private final Registered on;
+  private final double mm;
+
+  PageOfInks(InkPixels inks, Registered on) {
+    this.inks = inks;
+    this.on = on;
+    this.mm = on.seen().width() / inks.width();
+  }
+
+  /** Total ink at a place of the sheet, 0 to 1020; none beside the page. */
+  private int at(double x, double y) {
+    int px = (int) Math.floor((x - on.seen().x()) / mm);
+    int py = (int) Math.floor((y - on.seen().y()) / mm);
+    return px < 0 || py < 0 || px >= inks.width() || py >= inks.height() ? 0 : inks.total(px, py);
+  }
+
+  /**
+   * Whether there is more ink than the paper dries.
+   *
+   * @param most percent
+   */
+  Optional<Finding> heavy(int most) {
+    int limit = most * 255 / 100 + ROUNDING;
+    int best = 0;
+    int bx = 0;
+    int by = 0;
+    long over = 0;
+    for (int y = 0; y < inks.height(); y++) {
+      for (int x = 0; x < inks.width(); x++) {
+        int total = inks.total(x, y);
+        over += total > limit ? 1 : 0;
+        if (total > best) {
+          best = total;
+          bx = x;
+          by = y;
+        }
+      }
+    }
+    // a place of a few pixels is what two edges mix
+    if (over < 6) {
+      return Optional.empty();
+    }
+    Rect place = new Rect(on.seen().x() - on.page().x() + bx * mm - 2, on.seen().y() - on.page().y() + by * mm - 2, 4, 4);
+    return Optional.of(
+        new Finding(
+            new OfFile.InkHeavy(
+                Math.round(best / 2.55f), most, (double) over / inks.width() / inks.height()),
+            Finding.Severity.MEND,
+            Optional.of(on.onSheet(place)),
+            Optional.empty(),
+            List.of()));
+  }
+
+  /** Where the art ends at the trim and the bleed is white. */
+  List<Finding> whiteEdges() {
+    Wrap w = on.meant();
+    Box trim = w.trimmed();
+    Box sheet = w.sheetBox();
+    List<Finding> out = new ArrayList<>();
+    for (String side : List.of("left", "right", "head", "foot")) {
+      boolean upright = side.equals("left") || side.equals("right");
+      double from = upright ? trim.top().toMm() : trim.left().toMm();
+      double to = upright ? trim.bottom().toMm() : trim.right().toMm();
+      double edge =
+          switch (side) {
+            case "left" -> sheet.left().toMm();
+            case "right" -> sheet.right().toMm();
+            case "head" -> sheet.top().toMm();
+            default -> sheet.bottom().toMm();
+          };
+      double cut =
+          switch (side) {
+            case "left" -> trim.left().toMm();
+            case "right" -> trim.right().toMm();
+            case "head" -> trim.top().toMm();
+            default -> trim.bottom().toMm();
+          };
+      if (Math.abs(edge - cut) < 0.5) {
+        continue; // no bleed is wanted there
+      }
+      double outer = edge + (cut - edge) * 0.2;
+      double inner = cut + Math.signum(cut - edge) * INSIDE;
+      double white = white(from, to, upright, outer, inner);
+      if (white > 0) {
+        Box place =
+            upright
+                ? Box.between(
+                    Length.nearMm(Math.min(edge, cut)), trim.top(), Length.nearMm(Math.max(edge, cut)), trim.bottom())
+                : Box.between(
+                    trim.left(), Length.nearMm(Math.min(edge, cut)), trim.right(), Length.nearMm(Math.max(edge, cut)));
+        out.add(
+            new Finding(
+                new OfFile.WhiteEdge(side, Length.nearMm(white), w.turnIn()),
+                Finding.Severity.MEND,
+                Optional.of(place),
+                Optional.empty(),
+                List.of()));
+      }
+    }
+    return out;
+  }
+
+  /** How much of an edge, mm, has ink inside the trim and none near the sheet's edge. */
+  private double white(double from, double to, boolean upright, double outer, double inner) {
+    double sum = 0;
+    double run = 0;
+    for (double at = from; at <= to; at += mm) {
+      boolean bare =
+          upright
+              ? at(outer, at) <= PAPER && at(inner, at) > 4 * PAPER
+              : at(at, outer) <= PAPER && at(at, inner) > 4 * PAPER;
+      if (bare) {
+        run += mm;
+      }
+      if (!bare || at + mm > to) {
+        sum += run >= LEAST_WHITE ? run : 0;
+        run = 0;
+      }
+    }
+    return sum;
+  }
+
+  /** Whether the area in which the house prints its barcode is dark. */
+  Optional<Finding> darkBarcodeArea() {
+    return on.meant()
+        .zone(Zone.Kind.BARCODE, PanelKind.BACK)
+        .flatMap(
+            zone -> {
+              double share = share(zone.box(), total -> total > DARK);
+              return share > 0.02
+                  ? Optional.of(
+                      new Finding(
+                          new OfFile.DarkInBarcodeArea(share),
+                          Finding.Severity.LOOK,
+                          Optional.of(zone.box()),
+                          Optional.empty(),
+                          List.of()))
+                  : Optional.empty();
+            });
+  }
+
+  private double share(Box box, IntPredicate what) {
+    long all = 0;
+    long such = 0;
+    for (double y = box.top().toMm(); y < box.bottom().toMm(); y += mm) {
+      for (double x = box.left().toMm(); x < box.right().toMm(); x += mm) {
+        all++;
+        such += what.test(at(x, y)) ? 1 : 0;
+      }
+    }
+    return all == 0 ? 0 : (double) such / all;
+  }
+
+  /**
+   * Whether what stands on the spine stands off its middle: the rows of the spine that have a
+   * ground of one colour from fold to fold, and something on it that keeps from both.
+   */
+  Optional<Finding> offSpine() {
+    Box spine = on.meant().panel(PanelKind.SPINE).map(p -> p.trim()).orElse(null);
+    if (spine == null || spine.width().toMm() < 4) {
+      return Optional.empty();
+    }
+    double left = Double.MAX_VALUE;
+    double right = -Double.MAX_VALUE;
+    double from = spine.left().toMm() + 0.3;
+    double to = spine.right().toMm() - 0.3;
+    double most = spine.width().toMm() * 0.9;
+    for (double y = spine.top().toMm() + 3; y < spine.bottom().toMm() - 3; y += mm) {
+      int ground = common(from, to, y);
+      double l = Double.MAX_VALUE;
+      double r = -Double.MAX_VALUE;
+      for (double x = from; x < to; x += mm) {
+        if (Math.abs(at(x, y) - ground) > 150) {
+          l = Math.min(l, x);
+          r = Math.max(r, x);
+        }
+      }
+      if (r > l && r - l < most && l > from + mm && r < to - mm) {
+        left = Math.min(left, l);
+        right = Math.max(right, r);
+      }
+    }
+    if (right < left) {
+      return Optional.empty();
+    }
+    double off = (left + right + mm) / 2 - spine.centreX().toMm();
+    return Math.abs(off) > OFF
+        ? Optional.of(
+            new Finding(
+                new OfFile.SpineOff(Length.nearMm(off), spine.width()),
+                Finding.Severity.LOOK,
+                Optional.of(spine),
+                Optional.empty(),
+                List.of()))
+        : Optional.empty();
+  }
+
+  /** The total that most pixels of a row have. */
+  private int common(double from, double to, double y) {
+    Map<Integer, Integer> counts = new HashMap<>();
+    for (double x = from; x < to; x += mm) {
+      counts.merge(at(x, y) / 16, 1, Integer::sum);
+    }
+    return counts.entrySet().stream()
+            .max(Map.Entry.comparingByValue())
+            .map(Map.Entry::getKey)
+            .orElse(0)
+        * 16
+        + 8;
+  }
+
+  /** Whether a place has nothing in it that wants many pixels: it is as smooth as a shadow. */
+  boolean isSmooth(Box place) {
+    long all = 0;
+    long sharp = 0;
+    for (double y = place.top().toMm(); y < place.bottom().toMm() - mm; y += mm) {
+      for (double x = place.left().toMm(); x < place.right().toMm() - mm; x += mm) {
+        all++;
+        int here = at(x, y);
+        sharp += Math.abs(at(x + mm, y) - here) > 40 || Math.abs(at(x, y + mm) - here) > 40 ? 1 : 0;
+      }
+    }
+    return all > 0 && sharp < all / 200;
+  }
+}
