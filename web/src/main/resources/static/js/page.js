@@ -64,7 +64,7 @@ for (const [type, on] of [["mouseover", true], ["mouseout", false], ["focusin", 
   document.addEventListener(type, (e) => {
     const note = e.target.closest?.(".notes-list [data-note]");
     if (note) {
-      document.querySelector(`.note[data-note="${note.dataset.note}"]`)?.classList.toggle("lit", on);
+      document.querySelector(`.note[data-note="${note.dataset.note}"], .noted[data-note="${note.dataset.note}"]`)?.classList.toggle("lit", on);
     }
   });
 }

@@ -86,8 +86,7 @@ final class LayWords {
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
             setting.set().lacks(),
-            new Laid.Said(
-                text.text(), words.fact(), inks(words, setting), isInRichBlack(words)),
+            new Laid.Said(text.text(), words.fact(), inks(words, setting), isInRichBlack(words)),
             largestOnSpine(words, face)));
     List<Mark> marks = new ArrayList<>();
     if (words.panel() != null && !setting.marks().isEmpty()) {

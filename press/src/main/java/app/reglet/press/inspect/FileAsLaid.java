@@ -5,11 +5,11 @@ import app.reglet.core.design.BlackAlone;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
+import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageContent.ThinLine;
 import app.reglet.press.inspect.page.PageContent.WordRun;
-import app.reglet.press.art.Rect;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -148,7 +148,8 @@ final class FileAsLaid {
     if (text.isEmpty() || codes.stream().anyMatch(c -> isOf(text, c.number()))) {
       return; // the digits below a barcode
     }
-    String name = text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
+    String name =
+        text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
     laid.add(
         new Laid.Words(
             "words-" + laid.size(),
@@ -170,10 +171,8 @@ final class FileAsLaid {
 
   /** Whether words are the digits of a barcode, all or a half of them. */
   private static boolean isOf(String text, String number) {
-    String digits = text.replaceAll("[^0-9]", "");
-    return digits.length() >= 5
-        && text.replaceAll("[0-9\\s>-]", "").isEmpty()
-        && number.contains(digits);
+    String figures = text.replaceFirst("(?i)^isbn", "").replaceAll("[\\s>-]", "");
+    return figures.length() >= 5 && number.contains(figures);
   }
 
   private static int inks(WordRun r) {

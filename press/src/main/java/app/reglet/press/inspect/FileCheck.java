@@ -105,16 +105,13 @@ public final class FileCheck {
       FileFacts file, Wanted wanted, IntFunction<Optional<InkPixels>> inks) {
     FileCheck check = new FileCheck(file, wanted, inks);
     check.whole();
-    if (file.isPdf()) {
+    if (file.pdfFile()) {
       check.traits();
       check.pages();
     }
     FileRules rules = wanted.outside().house().files();
     return check.remarks.stream()
-        .map(
-            r ->
-                new Remark(
-                    r.page(), Finding.at(rules.findings(), List.of(r.finding())).get(0)))
+        .map(r -> new Remark(r.page(), Finding.at(rules.findings(), List.of(r.finding())).get(0)))
         .sorted(Comparator.comparing(r -> !r.finding().mustMend()))
         .toList();
   }
@@ -160,16 +157,12 @@ public final class FileCheck {
     for (int i = 0; i < compared.size(); i++) {
       if (!compared.get(i).fits()) {
         add(
-            new OfFile.NotAsMeasured(
-                measure(compared.get(i).code()), lines.get(i).sentence()),
+            new OfFile.NotAsMeasured(measure(compared.get(i).code()), lines.get(i).sentence()),
             Severity.MEND);
       }
     }
     picture();
-    if (compared.stream().anyMatch(c -> !c.fits() && !c.code().equals("fonts"))) {
-      WouldFit.of(file, wanted.outside())
-          .forEach(s -> add(new OfFile.WouldFit(s), Severity.LOOK));
-    }
+    WouldFit.of(file, wanted.outside()).forEach(s -> add(new OfFile.WouldFit(s), Severity.LOOK));
   }
 
   private static OfFile.Measure measure(String code) {
@@ -178,14 +171,15 @@ public final class FileCheck {
 
   /** Its sizes beside those of the edition; of a picture its pixels. */
   public static List<Compared> compared(FileFacts file, Wrap outside) {
-    if (file.isPdf()) {
+    if (file.pdfFile()) {
       return FitCheck.of(file.pdf(), outside);
     }
     FileFacts.PictureFacts p = file.picture().orElseThrow();
     if (outside.spec().binding().isInPixels()) {
       return List.of(
           new Compared.Pixels(
-              outside.sheet(), new Size(Length.of(p.width(), Unit.PX), Length.of(p.height(), Unit.PX))));
+              outside.sheet(),
+              new Size(Length.of(p.width(), Unit.PX), Length.of(p.height(), Unit.PX))));
     }
     // a picture has the sheet's proportion or it has not: its resolution is told apart
     Size sheet = outside.sheet();
@@ -252,8 +246,7 @@ public final class FileCheck {
       List<String> unkept =
           press.standard() == PressRules.Standard.X1A ? t.unkeptX1a() : t.unkeptX4();
       if (!unkept.isEmpty()) {
-        add(
-            new OfFile.StandardUnkept(press.standard().title(), house, unkept), Severity.MEND);
+        add(new OfFile.StandardUnkept(press.standard().title(), house, unkept), Severity.MEND);
       }
     }
     Set<String> spaces = new TreeSet<>();
@@ -266,9 +259,7 @@ public final class FileCheck {
       through.addAll(p.shownThrough());
       overprints |= p.overprints();
       if (!p.cut().isEmpty()) {
-        remarks.add(
-            new Remark(
-                p.number(), new OfFile.DrawingBroken(p.cut()).found(Severity.MEND)));
+        remarks.add(new Remark(p.number(), new OfFile.DrawingBroken(p.cut()).found(Severity.MEND)));
       }
     }
     colours(spaces, press, house, t);
@@ -276,9 +267,7 @@ public final class FileCheck {
       add(new OfFile.InksBeside(List.copyOf(spots)), Severity.LOOK);
     }
     if (!through.isEmpty() && press.standard() == PressRules.Standard.X1A) {
-      add(
-          new OfFile.ShowsThrough(List.copyOf(through), press.standard().title()),
-          Severity.MEND);
+      add(new OfFile.ShowsThrough(List.copyOf(through), press.standard().title()), Severity.MEND);
     }
     if (overprints) {
       add(new OfFile.Overprints(), Severity.LOOK);
@@ -418,9 +407,7 @@ public final class FileCheck {
     if (codes.isEmpty()) {
       if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER && isbn.isPresent()) {
         remarks.add(
-            new Remark(
-                n,
-                new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND)));
+            new Remark(n, new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND)));
       } else if (rule.get().supplier() == BarcodeRule.Supplier.HOUSE) {
         drawn.darkBarcodeArea().ifPresent(f -> remarks.add(new Remark(n, f)));
       }

@@ -56,7 +56,7 @@ public record FileFacts(
   }
 
   /** Whether it is a PDF. */
-  public boolean isPdf() {
+  public boolean pdfFile() {
     return kind.equals("PDF");
   }
 }

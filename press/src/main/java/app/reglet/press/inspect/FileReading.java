@@ -4,11 +4,10 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.press.colour.PixelInks;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.inspect.page.PageLook;
-import app.reglet.press.picture.OwnColours;
 import app.reglet.press.picture.IccProfile;
+import app.reglet.press.picture.OwnColours;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.reading.Budget;
@@ -33,7 +32,7 @@ import org.w3c.dom.NodeList;
 
 /** Reads a file that somebody brought to be inspected: a PDF or a picture. */
 public final class FileReading {
-  /** Time for drawing a page thrice, as if for so many bytes of pixels. */
+  /** Time for drawing a page twice, as if for so many bytes of pixels. */
   private static final long DRAWING = 900_000_000;
 
   private static final int SCREEN = 2000;
@@ -48,14 +47,14 @@ public final class FileReading {
    * Reads one.
    *
    * @param into a directory for what its pages look like and their inks, {@link PageLook}
-   * @param screen inks of what is meant for a screen
+   * @param press what its pages are drawn with
    * @throws Refusal when it can't be read, or costs more than it may
    */
-  public static FileFacts read(FileBytes file, Path into, PixelInks screen, Budget budget) {
+  public static FileFacts read(FileBytes file, Path into, PageLook.Press press, Budget budget) {
     try {
       return isPicture(file.first(16))
           ? picture(file, into, budget)
-          : pdf(file, into, screen, budget);
+          : pdf(file, into, press, budget);
     } catch (IOException e) {
       throw new Refusal("file", "This file can't be read: choose it again.");
     }
@@ -67,11 +66,13 @@ public final class FileReading {
     }
     int a = first[0] & 0xff;
     int b = first[1] & 0xff;
-    return a == 0xff && b == 0xd8 || a == 0x89 && b == 'P' || a == 'I' && b == 'I'
+    return a == 0xff && b == 0xd8
+        || a == 0x89 && b == 'P'
+        || a == 'I' && b == 'I'
         || a == 'M' && b == 'M';
   }
 
-  private static FileFacts pdf(FileBytes file, Path into, PixelInks screen, Budget budget)
+  private static FileFacts pdf(FileBytes file, Path into, PageLook.Press press, Budget budget)
       throws IOException {
     PdfFacts facts = PdfFacts.read(file, budget);
     List<PageContent> contents = new ArrayList<>();
@@ -88,12 +89,13 @@ public final class FileReading {
         int page = n;
         if (isDrawable(document, n)) {
           PageLook.draw(
+              file,
               document,
               n,
               into,
+              press,
               budget,
               (number, place) -> codes.add(new FileFacts.Code(page, number, place)));
-          PageLook.plates(file, document, n, into, screen, budget);
         }
       }
     } catch (RuntimeException | IOException e) {

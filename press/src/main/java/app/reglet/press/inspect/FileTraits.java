@@ -39,20 +39,8 @@ public record FileTraits(
   /** Those of a picture. */
   public static final FileTraits NONE =
       new FileTraits(
-          "",
-          false,
-          List.of(),
-          List.of(),
-          List.of(),
-          0,
-          false,
-          0,
-          List.of(),
-          0,
-          List.of(),
-          List.of(),
-          List.of(),
-          List.of());
+          "", false, List.of(), List.of(), List.of(), 0, false, 0, List.of(), 0, List.of(),
+          List.of(), List.of(), List.of());
 
   /**
    * A printing condition that a file is made for.

@@ -32,8 +32,11 @@ final class PageOfInks {
   /** How far inside the trim there must be ink where the bleed is to have some, mm. */
   private static final double INSIDE = 1;
 
-  /** Off the middle by so much is seen: common practice, no single source. */
+  /** Off the middle by so much is more than folds drift: common practice, no single source. */
   private static final double OFF = 0.8;
+
+  /** Rows of a spine that must have something on them before its middle is judged, mm. */
+  private static final double LEAST_ROWS = 5;
 
   private final InkPixels inks;
   private final Registered on;
@@ -78,7 +81,12 @@ final class PageOfInks {
     if (over < 6) {
       return Optional.empty();
     }
-    Rect place = new Rect(on.seen().x() - on.page().x() + bx * mm - 2, on.seen().y() - on.page().y() + by * mm - 2, 4, 4);
+    Rect place =
+        new Rect(
+            on.seen().x() - on.page().x() + bx * mm - 2,
+            on.seen().y() - on.page().y() + by * mm - 2,
+            4,
+            4);
     return Optional.of(
         new Finding(
             new OfFile.InkHeavy(
@@ -123,9 +131,15 @@ final class PageOfInks {
         Box place =
             upright
                 ? Box.between(
-                    Length.nearMm(Math.min(edge, cut)), trim.top(), Length.nearMm(Math.max(edge, cut)), trim.bottom())
+                    Length.nearMm(Math.min(edge, cut)),
+                    trim.top(),
+                    Length.nearMm(Math.max(edge, cut)),
+                    trim.bottom())
                 : Box.between(
-                    trim.left(), Length.nearMm(Math.min(edge, cut)), trim.right(), Length.nearMm(Math.max(edge, cut)));
+                    trim.left(),
+                    Length.nearMm(Math.min(edge, cut)),
+                    trim.right(),
+                    Length.nearMm(Math.max(edge, cut)));
         out.add(
             new Finding(
                 new OfFile.WhiteEdge(side, Length.nearMm(white), w.turnIn()),
@@ -190,16 +204,16 @@ final class PageOfInks {
   }
 
   /**
-   * Whether what stands on the spine stands off its middle: the rows of the spine that have a
-   * ground of one colour from fold to fold, and something on it that keeps from both.
+   * Whether what stands on the spine stands off its middle: the median of its rows that have a
+   * ground of one colour from fold to fold, and something on it that keeps from both. Letters
+   * without descenders reach out to one side, but most of a line has none of either.
    */
   Optional<Finding> offSpine() {
     Box spine = on.meant().panel(PanelKind.SPINE).map(p -> p.trim()).orElse(null);
     if (spine == null || spine.width().toMm() < 4) {
       return Optional.empty();
     }
-    double left = Double.MAX_VALUE;
-    double right = -Double.MAX_VALUE;
+    List<Double> middles = new ArrayList<>();
     double from = spine.left().toMm() + 0.3;
     double to = spine.right().toMm() - 0.3;
     double most = spine.width().toMm() * 0.9;
@@ -214,14 +228,14 @@ final class PageOfInks {
         }
       }
       if (r > l && r - l < most && l > from + mm && r < to - mm) {
-        left = Math.min(left, l);
-        right = Math.max(right, r);
+        middles.add((l + r + mm) / 2);
       }
     }
-    if (right < left) {
+    if (middles.size() * mm < LEAST_ROWS) {
       return Optional.empty();
     }
-    double off = (left + right + mm) / 2 - spine.centreX().toMm();
+    middles.sort(null);
+    double off = middles.get(middles.size() / 2) - spine.centreX().toMm();
     return Math.abs(off) > OFF
         ? Optional.of(
             new Finding(
@@ -240,10 +254,10 @@ final class PageOfInks {
       counts.merge(at(x, y) / 16, 1, Integer::sum);
     }
     return counts.entrySet().stream()
-            .max(Map.Entry.comparingByValue())
-            .map(Map.Entry::getKey)
-            .orElse(0)
-        * 16
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(0)
+            * 16
         + 8;
   }
 

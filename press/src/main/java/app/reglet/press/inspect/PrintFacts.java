@@ -30,7 +30,9 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
-/** What of a PDF matters to the standards of press files, read from the objects of its first pages. */
+/**
+ * What of a PDF matters to the standards of press files, read from the objects of its first pages.
+ */
 final class PrintFacts {
   /** Objects within objects, more than any press file has. */
   private static final int DEEPEST = 40;

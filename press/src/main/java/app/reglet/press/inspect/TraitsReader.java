@@ -22,7 +22,6 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
-import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
 
@@ -202,7 +201,9 @@ final class TraitsReader {
     }
   }
 
-  /** What it claims, and what it does not keep: nothing of one that is too odd to be gone through. */
+  /**
+   * What it claims, and what it does not keep: nothing of one that is too odd to be gone through.
+   */
   private void standards(Set<String> claimed, List<String> one, List<String> four) {
     try {
       PrintFacts facts = PrintFacts.of(document, budget);

@@ -9,7 +9,6 @@ import app.reglet.core.house.RuleSheet;
 import app.reglet.core.house.Stock;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
-import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
@@ -31,36 +30,50 @@ final class WouldFit {
   private static final Length SAME = Length.mm("0.5");
 
   private final Size page;
+  private final Optional<Size> trim;
   private final Wrap wanted;
   private final RuleSheet house;
   private final Specification spec;
 
-  private WouldFit(Size page, Wrap wanted) {
-    this.page = page;
+  private WouldFit(PdfFacts.Page first, Wrap wanted) {
+    this.page = first.media();
+    this.trim = first.has("TrimBox") ? Optional.of(first.size("TrimBox")) : Optional.empty();
     this.wanted = wanted;
     this.house = wanted.house();
     this.spec = wanted.spec();
   }
 
   /** Sentences with figures, the likeliest first; none when nothing is found. */
-  static List<String> of(FileFacts file, Wrap wanted) {
+  static List<String> of(FileFacts file, Wrap outside) {
+    Wrap wanted = FitCheck.meant(file.pdf(), outside);
     List<String> said = new ArrayList<>();
-    if (!file.isPdf() || wanted.spec().binding().isInPixels()) {
+    if (!file.pdfFile() || wanted.spec().binding().isInPixels()) {
       return said;
     }
-    WouldFit in = new WouldFit(file.pdf().first().media(), wanted);
-    if (!in.page.isWithin(wanted.house().files().tolerance().max(NEAR), wanted.sheet())) {
+    WouldFit in = new WouldFit(file.pdf().first(), wanted);
+    // a page within the house's tolerance may be another count's all the same
+    if (!in.page.isWithin(NEAR, wanted.sheet()) && !in.isRounded()) {
       in.trimmed().ifPresent(said::add);
       in.turned().ifPresent(said::add);
       in.count().ifPresent(said::add);
       in.paper().ifPresent(said::add);
       in.binding().ifPresent(said::add);
-      if (said.isEmpty()) {
+      if (said.isEmpty() && !in.isTaken()) {
         in.scaled().ifPresent(said::add);
       }
     }
     in.exchanged(file).ifPresent(said::add);
     return said;
+  }
+
+  /** Whether the house takes it as it is. */
+  private boolean isTaken() {
+    return page.isWithin(wanted.house().files().tolerance(), wanted.sheet());
+  }
+
+  /** Whether it is the sheet as the house states it. */
+  private boolean isRounded() {
+    return page.isWithin(NEAR, wanted.stated());
   }
 
   private Optional<String> trimmed() {
@@ -86,19 +99,19 @@ final class WouldFit {
   private Optional<String> count() {
     return counts(spec)
         .map(
-            n ->
-                "It is the right file for "
-                    + n
-                    + " pages; the edition has "
-                    + spec.pages()
-                    + ".");
+            n -> "It is the right file for " + n + " pages; the edition has " + spec.pages() + ".");
   }
 
   private Optional<Integer> counts(Specification of) {
     if (wanted.panel(PanelKind.SPINE).isEmpty() || of.toldSpine().isPresent()) {
       return Optional.empty();
     }
-    PageCounts counts = PageCounts.of(of, house.rules(of.binding()));
+    PageCounts counts;
+    try {
+      counts = PageCounts.of(of, house.rules(of.binding()));
+    } catch (Refusal e) {
+      return Optional.empty(); // not bound so here
+    }
     if (counts.least().isEmpty() || counts.most().isEmpty()) {
       return Optional.empty();
     }
@@ -205,8 +218,15 @@ final class WouldFit {
     return Optional.empty();
   }
 
-  /** By how much it would have been scaled, when both ways are the same. */
+  /**
+   * By how much it would have been scaled, when both ways are the same; not where its trim box is
+   * as high as the cover: that is another sheet of the same proportion.
+   */
   private Optional<String> scaled() {
+    if (trim.filter(t -> !t.height().minus(wanted.trimmed().height()).abs().isMoreThan(SAME))
+        .isPresent()) {
+      return Optional.empty();
+    }
     double across = page.width().toMm() / wanted.sheet().width().toMm();
     double down = page.height().toMm() / wanted.sheet().height().toMm();
     boolean same = Math.abs(across - down) < 0.0015;
@@ -225,12 +245,7 @@ final class WouldFit {
     return file.codes().stream()
         .filter(c -> c.page() == 1)
         .map(c -> on.onSheet(new Rect(c.place().x(), c.place().y(), c.place().width(), 1)))
-        .filter(
-            b ->
-                wanted
-                    .panelUnder(b)
-                    .filter(p -> p.kind() == PanelKind.FRONT)
-                    .isPresent())
+        .filter(b -> wanted.panelUnder(b).filter(p -> p.kind() == PanelKind.FRONT).isPresent())
         .findFirst()
         .map(
             b ->

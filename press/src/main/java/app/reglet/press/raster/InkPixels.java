@@ -214,6 +214,29 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
     }
   }
 
+  /** Half as wide and high, each pixel the mean of four. */
+  public InkPixels halved() {
+    int w = Math.max(1, width / 2);
+    int h = Math.max(1, height / 2);
+    byte[] out = new byte[4 * w * h];
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        int here = 4 * (2 * y * width + 2 * x);
+        int right = width > 1 ? 4 : 0;
+        int below = height > 1 ? 4 * width : 0;
+        for (int i = here; i < here + 4; i++) {
+          int sum =
+              (inks[i] & 0xff)
+                  + (inks[i + right] & 0xff)
+                  + (inks[i + below] & 0xff)
+                  + (inks[i + right + below] & 0xff);
+          out[4 * (y * w + x) + i - here] = (byte) ((sum + 2) / 4);
+        }
+      }
+    }
+    return new InkPixels(w, h, out, null);
+  }
+
   /** Total ink of a pixel, 0 to 1020. */
   public int total(int x, int y) {
     int at = 4 * (y * width + x);

@@ -40,6 +40,19 @@ public record PrintedSheet(InkPixels ink, int most, short[] free) {
     return new PrintedSheet(ink, (int) Math.round(inks.most() * 100), free);
   }
 
+  /**
+   * One whose inks are there already.
+   *
+   * @param most total ink that the house allows, percent
+   */
+  public static PrintedSheet of(InkPixels ink, int most) {
+    short[] free = new short[ink.width() * ink.height()];
+    for (int i = 0; i < free.length; i++) {
+      free[i] = (short) ink.total(i % ink.width(), i / ink.width());
+    }
+    return new PrintedSheet(ink, most, free);
+  }
+
   private static InkPixels draw(Artwork art, Rect sheet, PressInks inks, int w, int h) {
     FinePixels pixels = new FinePixels(false, inks);
     // no finer than the screen needs

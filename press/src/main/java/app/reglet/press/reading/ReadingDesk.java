@@ -1,9 +1,13 @@
 package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
+import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressProfile;
+import app.reglet.press.inspect.FileFacts;
+import app.reglet.press.inspect.FileReading;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.inspect.page.PageLook;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.svg.OrnamentSvg;
@@ -31,16 +35,20 @@ import tools.jackson.databind.node.ObjectNode;
  * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
  * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen;
  * {@code {"kind":"page","page":…,…}} of a PDF likewise; {@code
- * {"kind":"drawing","file":…,"screen":…}}, which writes the drawing of an SVG anew; {@code
- * {"kind":"font","file":…,"name":…,"into":…}}, which writes the faces of a font, and {@code
- * {"kind":"cut",…,"place":…}} one more of a variable one. Answers: {@code {"pdf":…}}, {@code
- * {"picture":…}}, {@code {"page":…}}, {@code {"drawing":…}}, {@code {"font":…}}, {@code {"cut":…}},
- * {@code {"refused":…,"field":…}}, with {@code "ended":true} when the process is ended over the
- * file.
+ * {"kind":"inspect","file":…,"into":…}}, which says everything of a file and writes what its pages
+ * look like and their inks; {@code {"kind":"drawing","file":…,"screen":…}}, which writes the
+ * drawing of an SVG anew; {@code {"kind":"font","file":…,"name":…,"into":…}}, which writes the
+ * faces of a font, and {@code {"kind":"cut",…,"place":…}} one more of a variable one. Answers:
+ * {@code {"pdf":…}}, {@code {"picture":…}}, {@code {"page":…}}, {@code {"drawing":…}}, {@code
+ * {"font":…}}, {@code {"cut":…}}, {@code {"refused":…,"field":…}}, with {@code "ended":true} when
+ * the process is ended over the file.
  */
 public final class ReadingDesk {
   /** A font is written too: it may take so many times what another file of its size may. */
   public static final int FONT_PARTS = 5;
+
+  /** A file that is inspected is drawn too, each of its first pages twice. */
+  public static final int DRAWN_PARTS = 8;
 
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -95,6 +103,7 @@ public final class ReadingDesk {
     try (watch) {
       switch (asked.get("kind").stringValue()) {
         case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
+        case "inspect" -> out.putPOJO("inspect", inspect(file, budget, asked));
         case "page" -> page(file, budget, asked, out);
         case "drawing" -> drawing(file, budget, asked, out);
         case "font" -> out.putPOJO("font", FontOrders.read(file, budget, asked));
@@ -112,6 +121,15 @@ public final class ReadingDesk {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
     return watch.wasLate() ? Optional.empty() : Optional.of(JSON.writeValueAsString(out));
+  }
+
+  /** What is meant for a screen is told as it is most often printed. */
+  private static FileFacts inspect(FileBytes file, Budget budget, JsonNode asked) {
+    return FileReading.read(
+        file,
+        Path.of(asked.get("into").stringValue()),
+        PageLook.Press.of(OutputCondition.COATED.profile()),
+        budget);
   }
 
   private static void picture(FileBytes file, Budget budget, JsonNode asked, ObjectNode out)

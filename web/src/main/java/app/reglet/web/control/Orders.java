@@ -2,6 +2,7 @@ package app.reglet.web.control;
 
 import app.reglet.core.Refusal;
 import app.reglet.web.backup.Backups;
+import app.reglet.web.inspect.InspectOrder;
 import app.reglet.web.people.People;
 import app.reglet.web.people.PersonEntity;
 import app.reglet.web.people.Role;
@@ -23,7 +24,10 @@ public class Orders {
   private final People people;
   private final Backups backups;
 
-  Orders(People people, Backups backups) {
+  private final InspectOrder inspect;
+
+  Orders(People people, Backups backups, InspectOrder inspect) {
+    this.inspect = inspect;
     this.people = people;
     this.backups = backups;
   }
@@ -31,7 +35,7 @@ public class Orders {
   /**
    * What came of an order.
    *
-   * @param code 0 done, 2 refused
+   * @param code 0 done, 2 refused; of files that were inspected their exit code
    * @param text what is printed
    */
   public record Told(int code, String text) {}
@@ -39,6 +43,14 @@ public class Orders {
   /** Carries out an order, such as {@code people add NAME ROLE PASSWORD}. */
   public Told run(List<String> words) {
     try {
+      if (words.size() > 3 && words.get(0).equals("inspect")) {
+        InspectOrder.Said said =
+            inspect.run(
+                Long.valueOf(words.get(1)),
+                words.get(2).equals("json"),
+                words.subList(3, words.size()));
+        return new Told(said.code(), said.text());
+      }
       String what = words.stream().limit(2).collect(Collectors.joining(" "));
       return new Told(
           0,

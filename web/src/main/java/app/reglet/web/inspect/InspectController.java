@@ -5,13 +5,17 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.inspect.Compared;
-import app.reglet.press.inspect.ComparedText;
+import app.reglet.press.art.Rect;
+import app.reglet.press.inspect.FileFacts;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
+import app.reglet.press.picture.ScreenPicture;
+import app.reglet.press.raster.PrintedSheet;
 import app.reglet.press.svg.FitSvg;
 import app.reglet.web.houses.Houses;
-import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.inspect.InspectedFiles.Inspected;
+import app.reglet.web.jobs.Drawing;
+import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
@@ -19,38 +23,63 @@ import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
 import app.reglet.web.titles.Measured;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** The place Inspect: any PDF against an edition. */
+/** The place Inspect: any PDF or picture, against any edition or all of them. */
 @Controller
 public class InspectController {
+  /** Total ink without a limit: four inks in full, percent. */
+  private static final int UNLIMITED = 400;
+
   private final Editions editions;
   private final Covers covers;
   private final Houses houses;
-  private final ReadingRoom reading;
   private final Uploads uploads;
+  private final InspectedFiles files;
+  private final Inspections inspections;
+  private final Comparison comparison;
+  private final Drawing drawing;
 
-  public InspectController(
-      Editions editions, Covers covers, Houses houses, ReadingRoom reading, Uploads uploads) {
+  InspectController(
+      Editions editions,
+      Covers covers,
+      Houses houses,
+      Uploads uploads,
+      InspectedFiles files,
+      Inspections inspections,
+      Comparison comparison,
+      Drawing drawing) {
     this.houses = houses;
-    this.reading = reading;
     this.uploads = uploads;
     this.editions = editions;
     this.covers = covers;
+    this.files = files;
+    this.inspections = inspections;
+    this.comparison = comparison;
+    this.drawing = drawing;
   }
 
   /** An edition as the list names it. */
@@ -77,7 +106,6 @@ public class InspectController {
       Model model) {
     fill(edition, model);
     expected(edition, viewer, Optional.empty(), model);
-    model.addAttribute("answering", false);
     return htmx != null ? "inspect :: expected" : "inspect";
   }
 
@@ -152,26 +180,223 @@ public class InspectController {
       @RequestParam(required = false) Long edition,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
+      HttpServletResponse response,
       Model model)
       throws IOException {
     fill(edition, model);
-    model.addAttribute("expected", null);
+    expected(edition, viewer, Optional.empty(), model);
     try (Uploads.Upload upload = uploads.take(file)) {
-      model.addAttribute("name", upload.name());
-      PdfFacts facts = reading.pdf(upload.path());
-      model.addAttribute("facts", facts);
-      if (edition != null) {
-        Cover cover = covers.of(edition, viewer);
-        List<Compared> compared = FitCheck.of(facts, cover.sheet());
-        expected(edition, viewer, Optional.of(facts), model);
-        model.addAttribute("cover", cover);
-        model.addAttribute("answers", ComparedText.of(compared, cover.house().unit()));
-        model.addAttribute("fits", compared.stream().allMatch(Compared::fits));
+      Inspected inspected = files.take(upload);
+      report(inspected, edition, viewer, 1, "seen", model);
+      if (htmx != null) {
+        response.setHeader(
+            "HX-Push-Url",
+            "/inspect/" + inspected.facts().sha() + (edition == null ? "" : "?edition=" + edition));
       }
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
     }
-    model.addAttribute("answering", htmx != null);
-    return htmx != null ? "inspect :: answer" : "inspect";
+    return htmx != null ? "inspect :: inspected" : "inspect";
+  }
+
+  /** A file that was inspected, for any edition. */
+  @GetMapping("/inspect/{sha}")
+  String again(
+      @PathVariable String sha,
+      @RequestParam(required = false) Long edition,
+      @RequestParam(defaultValue = "1") int page,
+      @RequestParam(defaultValue = "seen") String view,
+      @RequestHeader(name = "HX-Request", required = false) String htmx,
+      Viewer viewer,
+      Model model) {
+    fill(edition, model);
+    expected(edition, viewer, Optional.empty(), model);
+    report(files.get(sha), edition, viewer, page, view, model);
+    return htmx != null ? "inspect :: inspected" : "inspect";
+  }
+
+  /**
+   * What can be looked at of a file's page.
+   *
+   * @param plate 0 to 3; -1 for the page as seen, 4 for the total
+   */
+  public record View(String id, String title, int plate) {
+    static final List<View> ALL =
+        List.of(
+            new View("seen", "As printed", -1),
+            new View("cyan", "Cyan", 0),
+            new View("magenta", "Magenta", 1),
+            new View("yellow", "Yellow", 2),
+            new View("black", "Black", 3),
+            new View("ink", "Total ink", 4));
+
+    static View byId(String id) {
+      return ALL.stream()
+          .filter(v -> v.id().equals(id))
+          .findFirst()
+          .orElseThrow(() -> new Refusal("view", "There is no view “" + id + "” of a file."));
+    }
+  }
+
+  private void report(
+      Inspected inspected, Long edition, Viewer viewer, int page, String view, Model model) {
+    FileFacts facts = inspected.facts();
+    View chosen = View.byId(view);
+    int shown = Math.max(1, Math.min(page, drawn(facts)));
+    model.addAttribute("file", inspected);
+    model.addAttribute("facts", facts.pdf());
+    model.addAttribute("page", shown);
+    model.addAttribute("pages", drawn(facts));
+    model.addAttribute("view", chosen);
+    model.addAttribute("views", facts.pdfFile() ? View.ALL : List.of(View.ALL.get(0)));
+    model.addAttribute("content", facts.page(shown).orElse(null));
+    model.addAttribute("coverage", inspections.coverage(facts.sha(), shown).orElse(null));
+    model.addAttribute(
+        "others",
+        files.latest().stream().filter(f -> !f.facts().sha().equals(facts.sha())).toList());
+    String picture = picture(facts.sha(), shown, chosen, edition);
+    model.addAttribute("picture", picture);
+    model.addAttribute("drawn", null);
+    if (edition == null) {
+      model.addAttribute("told", told(inspected, viewer));
+      return;
+    }
+    Measured m = covers.measured(covers.edition(edition), viewer);
+    Optional<Inspections.Verdict> verdict = inspections.of(inspected, m);
+    verdict.ifPresent(
+        v -> {
+          model.addAttribute("measured", m);
+          model.addAttribute("verdict", v);
+          model.addAttribute(
+              "drawn", inspections.drawn(inspected, m, shown, v, picture, List.of()).orElse(null));
+        });
+  }
+
+  private static int drawn(FileFacts facts) {
+    return Math.min(facts.pdf().pages(), FileFacts.MOST_DRAWN);
+  }
+
+  private static String picture(String sha, int page, View view, Long edition) {
+    return "/inspect/"
+        + sha
+        + "/picture?page="
+        + page
+        + "&view="
+        + view.id()
+        + (edition == null ? "" : "&edition=" + edition);
+  }
+
+  /** An edition and what it says of a file. */
+  public record Told(Choice choice, long stops, long looks, List<String> first) {}
+
+  /** What every edition says of a file, those that it fits first. */
+  private List<Told> told(Inspected inspected, Viewer viewer) {
+    List<Told> all = new ArrayList<>();
+    for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
+      if (!covers.hasReadableFacts(e)) {
+        continue;
+      }
+      inspections
+          .of(inspected, covers.measured(e, viewer))
+          .ifPresent(
+              v ->
+                  all.add(
+                      new Told(
+                          choice(e),
+                          v.stops(),
+                          v.looks(),
+                          v.lines().stream()
+                              .limit(1)
+                              .map(l -> l.finding().sentence(v.unit()))
+                              .toList())));
+    }
+    all.sort(Comparator.comparingLong(Told::stops).thenComparingLong(Told::looks));
+    return all;
+  }
+
+  /** A page of a file, as seen or one of its plates, PNG. */
+  @GetMapping("/inspect/{sha}/picture")
+  CompletableFuture<ResponseEntity<byte[]>> picture(
+      @PathVariable String sha,
+      @RequestParam(defaultValue = "1") int page,
+      @RequestParam(defaultValue = "seen") String view,
+      @RequestParam(required = false) Long edition,
+      Viewer viewer) {
+    View wanted = View.byId(view);
+    int most =
+        edition == null
+            ? UNLIMITED
+            : covers.sheet(covers.edition(edition)).files().press().mostInk();
+    files.get(sha);
+    return drawing.of(
+        () ->
+            ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_PNG)
+                .cacheControl(CacheControl.maxAge(Duration.ofHours(1)).cachePrivate())
+                .body(picture(sha, page, wanted, most)));
+  }
+
+  private byte[] picture(String sha, int page, View view, int most) {
+    Optional<byte[]> png =
+        view.plate() < 0
+            ? files.seen(sha, page)
+            : files
+                .inks(sha, page)
+                .map(
+                    inks -> {
+                      PrintedSheet sheet = PrintedSheet.of(inks, most);
+                      try {
+                        return ScreenPicture.png(
+                            view.plate() < 4 ? sheet.plate(view.plate()) : sheet.map());
+                      } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                      }
+                    });
+    return png.orElseThrow(() -> new Gone("Page " + page + " of this file was not drawn."));
+  }
+
+  /** The page with what differs from the bench, or from another file, outlined. */
+  @GetMapping("/inspect/{sha}/compared")
+  CompletableFuture<String> compared(
+      @PathVariable String sha,
+      @RequestParam Long edition,
+      @RequestParam(defaultValue = "1") int page,
+      @RequestParam(defaultValue = "bench") String against,
+      Viewer viewer,
+      Model model) {
+    Inspected inspected = files.get(sha);
+    Cover cover = covers.of(edition, viewer);
+    return drawing.of(
+        () -> {
+          try {
+            List<Rect> apart = comparison.differences(inspected, cover, page, against);
+            Measured m = covers.measured(covers.edition(edition), viewer);
+            inspections
+                .of(inspected, m)
+                .flatMap(
+                    v ->
+                        inspections.drawn(
+                            inspected,
+                            m,
+                            page,
+                            v,
+                            picture(sha, page, View.ALL.get(0), edition),
+                            apart))
+                .ifPresent(svg -> model.addAttribute("drawn", svg));
+            String other =
+                against.equals("bench") ? "the bench" : "“" + files.get(against).name() + "”";
+            model.addAttribute(
+                "said",
+                apart.isEmpty()
+                    ? "Nothing differs from " + other + "."
+                    : (apart.size() == 1 ? "One place differs" : apart.size() + " places differ")
+                        + " from "
+                        + other
+                        + ", outlined.");
+          } catch (Refusal | Gone r) {
+            model.addAttribute("said", r.getMessage());
+          }
+          return "inspect :: compared";
+        });
   }
 }

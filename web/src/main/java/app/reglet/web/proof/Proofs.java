@@ -7,6 +7,7 @@ import app.reglet.press.colour.Condition;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.colour.ProofTable;
 import app.reglet.press.picture.ScreenPicture;
+import app.reglet.press.raster.InkPixels;
 import app.reglet.press.raster.PrintedSheet;
 import app.reglet.web.profiles.Conditions;
 import app.reglet.web.titles.Cover;
@@ -108,6 +109,20 @@ public class Proofs {
         k ->
             PrintedSheet.of(
                 art, conditions.inks(rules), conditions.inks(rules.withMostInk(UNLIMITED)), WIDE));
+  }
+
+  /**
+   * A cover as it is printed, and other inks of the same press beside it.
+   *
+   * @throws Refusal when it is not printed
+   */
+  public BufferedImage printed(Cover cover) {
+    return sheet(cover).seen(table(condition(cover), false));
+  }
+
+  /** How inks look in the condition of a cover's house. */
+  public BufferedImage printed(Cover cover, InkPixels inks) {
+    return new PrintedSheet(inks, 0, new short[0]).seen(table(condition(cover), false));
   }
 
   /** A picture of it, PNG. */

@@ -2,6 +2,7 @@ package app.reglet.web.reading;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.font.FontFacts;
+import app.reglet.press.inspect.FileFacts;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.reading.Budget;
@@ -86,6 +87,19 @@ public class ReadingRoom implements DisposableBean {
   }
 
   /**
+   * Everything that is found in a file; what its pages look like and their inks are written too.
+   *
+   * @param into the directory they go to
+   * @throws Refusal when it can't be read, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public FileFacts inspect(Path file, Path into) {
+    return JSON.treeToValue(
+        ask(file, Map.of("kind", "inspect", "into", into.toString())).get("inspect"),
+        FileFacts.class);
+  }
+
+  /**
    * What a picture is; a JPEG of it for the screen is written too.
    *
    * @param screen where the JPEG goes
@@ -163,6 +177,14 @@ public class ReadingRoom implements DisposableBean {
     return JSON.treeToValue(answer.get("cut"), FontFacts.Face.class);
   }
 
+  private static int parts(String kind) {
+    return switch (kind) {
+      case "font" -> ReadingDesk.FONT_PARTS;
+      case "inspect" -> ReadingDesk.DRAWN_PARTS;
+      default -> 1;
+    };
+  }
+
   private JsonNode ask(Path file, Map<String, Object> order) {
     Map<String, Object> whole = new java.util.HashMap<>(order);
     whole.put("file", file.toString());
@@ -170,7 +192,7 @@ public class ReadingRoom implements DisposableBean {
     Duration time =
         Budget.timeFor(FileBytes.of(file).length())
             .multipliedBy(PATIENCE)
-            .multipliedBy(order.get("kind").equals("font") ? ReadingDesk.FONT_PARTS : 1);
+            .multipliedBy(parts(order.get("kind").toString()));
     try {
       if (!seats.tryAcquire(WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
         throw new Busy(

@@ -126,6 +126,11 @@ public final class DataDirectory implements DisposableBean {
     return root.resolve("made");
   }
 
+  /** Files that were inspected of late, with what was found in them; no stop keeps them. */
+  public Path inspected() {
+    return root.resolve("inspected");
+  }
+
   /** Files on their way in; nothing here outlives a stop. */
   public Path uploads() {
     return root.resolve("uploads");
@@ -138,6 +143,7 @@ public final class DataDirectory implements DisposableBean {
   public void sweep() throws IOException {
     deleteAll(uploads());
     Files.createDirectories(uploads());
+    deleteAll(inspected());
     deleteAll(pictures().resolve("screen")); // previews without transparency, up to version 0.1
     if (Files.isDirectory(made())) {
       try (var list = Files.list(made())) {

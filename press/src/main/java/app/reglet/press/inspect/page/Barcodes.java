@@ -6,9 +6,9 @@ import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
 import com.google.zxing.LuminanceSource;
 import com.google.zxing.NotFoundException;
+import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.Result;
 import com.google.zxing.ResultPoint;
-import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.multi.GenericMultipleBarcodeReader;
 import com.google.zxing.oned.MultiFormatOneDReader;
@@ -47,8 +47,7 @@ final class Barcodes {
   static List<Read> of(BufferedImage image, double mm) {
     int w = image.getWidth();
     int h = image.getHeight();
-    RGBLuminanceSource source =
-        new RGBLuminanceSource(w, h, image.getRGB(0, 0, w, h, null, 0, w));
+    RGBLuminanceSource source = new RGBLuminanceSource(w, h, image.getRGB(0, 0, w, h, null, 0, w));
     List<Read> found = new ArrayList<>();
     add(found, source, mm, false, w);
     if (found.isEmpty()) {

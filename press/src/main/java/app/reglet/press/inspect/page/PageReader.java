@@ -70,6 +70,9 @@ final class PageReader extends PDFGraphicsStreamEngine {
   private boolean overprints;
   private Run run;
 
+  /** What the stretch under way reads as (14.9.4); null where glyphs say it themselves. */
+  private String actual;
+
   private PageReader(PDPage page, Budget budget) {
     super(page);
     this.budget = budget;
@@ -206,6 +209,18 @@ final class PageReader extends PDFGraphicsStreamEngine {
     painted(state.getNonStrokingColorSpace(), state.getNonStrokeAlphaConstant(), false);
   }
 
+  @Override
+  public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
+    if (properties != null && properties.getString(COSName.ACTUAL_TEXT) != null) {
+      actual = properties.getString(COSName.ACTUAL_TEXT);
+    }
+  }
+
+  @Override
+  public void endMarkedContentSequence() {
+    actual = null;
+  }
+
   // --- pictures ---
 
   @Override
@@ -322,7 +337,8 @@ final class PageReader extends PDFGraphicsStreamEngine {
       end();
       run = new Run(font, size, angle, inks, rgb);
     }
-    String letter = font.toUnicode(code);
+    String letter = actual == null ? font.toUnicode(code) : actual;
+    actual = actual == null ? null : ""; // of several glyphs the first says it
     if (run.text.length() < LONGEST_TEXT) {
       run.text.append(letter == null ? "\ufffd" : letter);
     }

@@ -23,8 +23,7 @@ public final class PlateFile {
     Deflater quick = new Deflater(Deflater.BEST_SPEED);
     try (DataOutputStream out =
         new DataOutputStream(
-            new DeflaterOutputStream(
-                new BufferedOutputStream(Files.newOutputStream(to)), quick))) {
+            new DeflaterOutputStream(new BufferedOutputStream(Files.newOutputStream(to)), quick))) {
       out.writeInt(inks.width());
       out.writeInt(inks.height());
       out.write(inks.inks());

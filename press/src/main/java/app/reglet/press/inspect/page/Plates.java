@@ -8,6 +8,7 @@ import app.reglet.press.reading.FileBytes;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Paint;
+import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import org.apache.pdfbox.Loader;
@@ -16,6 +17,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.rendering.PageDrawer;
 import org.apache.pdfbox.rendering.PageDrawerParameters;
@@ -25,6 +27,8 @@ import org.apache.pdfbox.rendering.PageDrawerParameters;
  * meant for a screen as a press's table prints it. What overprints knocks out here.
  */
 public final class Plates {
+  private static final long MOST_READ = 11_500_000;
+
   private Plates() {}
 
   /**
@@ -104,6 +108,16 @@ public final class Plates {
       super(parameters);
       this.first = first;
       this.budget = budget;
+    }
+
+    /** Pictures with more pixels than fit a reader's memory are read more coarsely. */
+    @Override
+    protected int getSubsampling(PDImage image, AffineTransform at) {
+      int by = Math.max(1, super.getSubsampling(image, at));
+      while ((long) image.getWidth() * image.getHeight() / by / by > MOST_READ) {
+        by++;
+      }
+      return by;
     }
 
     @Override

@@ -1,0 +1,165 @@
+package app.reglet.press.svg;
+
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.Fold;
+import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.core.wrap.Zone;
+import app.reglet.press.art.Rect;
+import java.util.List;
+
+/**
+ * A picture of a page under the guides of the sheet that it should be, with what was found numbered
+ * on it. In mm from the sheet's top left.
+ */
+public final class GuidedSvg {
+  /** Numbers are so large beside the sheet's longer side. */
+  private static final double NUMBER = 1.0 / 62;
+
+  private GuidedSvg() {}
+
+  /**
+   * Something numbered.
+   *
+   * @param number from 1
+   * @param place on the sheet
+   * @param mend whether it must be mended
+   */
+  public record Note(int number, Box place, boolean mend) {}
+
+  /**
+   * The drawing.
+   *
+   * @param wrap the sheet
+   * @param picture address of the picture
+   * @param at where it lies
+   * @param notes what is numbered
+   * @param outlined places that differ from another picture
+   * @param label what a screen reader says of it
+   */
+  public static String of(
+      Wrap wrap, String picture, Rect at, List<Note> notes, List<Rect> outlined, String label) {
+    double w = wrap.sheet().width().toMm();
+    double h = wrap.sheet().height().toMm();
+    double left = Math.min(0, at.x());
+    double top = Math.min(0, at.y());
+    double right = Math.max(w, at.right());
+    double bottom = Math.max(h, at.bottom());
+    double air = Math.max(right - left, bottom - top) / 60;
+    Svg out =
+        new Svg()
+            .open(
+                "svg",
+                "class",
+                "guided",
+                "role",
+                "img",
+                "aria-label",
+                label,
+                "viewBox",
+                Svg.number(left - air)
+                    + " "
+                    + Svg.number(top - air)
+                    + " "
+                    + Svg.number(right - left + 2 * air)
+                    + " "
+                    + Svg.number(bottom - top + 2 * air));
+    rect(out, "expected", 0, 0, w, h);
+    out.empty(
+        "image",
+        "href",
+        picture,
+        "x",
+        at.x(),
+        "y",
+        at.y(),
+        "width",
+        at.width(),
+        "height",
+        at.height(),
+        "preserveAspectRatio",
+        "none");
+    if (Math.abs(at.width() - w) > 0.2 || Math.abs(at.height() - h) > 0.2) {
+      rect(out, "found", at.x(), at.y(), at.width(), at.height());
+    }
+    guides(out, wrap);
+    outlined.forEach(r -> rect(out, "differs", r.x(), r.y(), r.width(), r.height()));
+    double size = Math.max(w, h) * NUMBER;
+    notes.forEach(n -> note(out, n, size));
+    return out.close("svg").toString();
+  }
+
+  private static void guides(Svg out, Wrap wrap) {
+    Box t = wrap.trimmed();
+    rect(out, "trim", t);
+    for (Panel p : wrap.panels()) {
+      if (!p.safe().isEmpty()) {
+        rect(out, "safe", p.safe());
+      }
+    }
+    for (Zone z : wrap.zones()) {
+      if (z.kind() != Zone.Kind.SAFE) {
+        rect(out, "zone", z.box());
+      }
+    }
+    for (Fold f : wrap.folds()) {
+      out.empty(
+          "line",
+          "class",
+          "fold",
+          "x1",
+          f.x().toMm(),
+          "y1",
+          0,
+          "x2",
+          f.x().toMm(),
+          "y2",
+          wrap.sheet().height().toMm(),
+          "vector-effect",
+          "non-scaling-stroke");
+    }
+  }
+
+  private static void note(Svg out, Note n, double size) {
+    Box b = n.place();
+    String kind = n.mend() ? "mend" : "look";
+    out.open("g", "class", "noted " + kind, "data-note", n.number());
+    rect(out, "where", b);
+    double x = Math.max(size, b.left().toMm());
+    double y = Math.max(size, b.top().toMm());
+    out.empty("circle", "cx", x, "cy", y, "r", size);
+    out.text(
+        "text",
+        String.valueOf(n.number()),
+        "x",
+        x,
+        "y",
+        y + size * 0.42,
+        "font-size",
+        size * (n.number() > 9 ? 1.1 : 1.25),
+        "text-anchor",
+        "middle");
+    out.close("g");
+  }
+
+  private static void rect(Svg out, String kind, Box b) {
+    rect(out, kind, b.x().toMm(), b.y().toMm(), b.width().toMm(), b.height().toMm());
+  }
+
+  private static void rect(Svg out, String kind, double x, double y, double w, double h) {
+    out.empty(
+        "rect",
+        "class",
+        kind,
+        "x",
+        x,
+        "y",
+        y,
+        "width",
+        Math.max(w, 0),
+        "height",
+        Math.max(h, 0),
+        "vector-effect",
+        "non-scaling-stroke");
+  }
+}

@@ -1,0 +1,153 @@
+package app.reglet.web.inspect;
+
+import app.reglet.core.Refusal;
+import app.reglet.press.inspect.FileFacts;
+import app.reglet.press.inspect.page.PageLook;
+import app.reglet.press.inspect.page.PlateFile;
+import app.reglet.press.raster.InkPixels;
+import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.shell.Gone;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Uploads;
+import app.reglet.web.titles.Latest;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Files that were inspected of late: what was found in each, and what its pages look like, by its
+ * SHA-256. The file itself is not kept. The oldest go first, and none outlives a stop.
+ */
+@Service
+class InspectedFiles {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final int MOST_KEPT = 24;
+  private static final int INKS_KEPT = 4;
+  private static final String FACTS = "facts.json";
+
+  private final DataDirectory data;
+  private final ReadingRoom reading;
+  private final Uploads uploads;
+  private final Latest<InkPixels> inks = new Latest<>(INKS_KEPT);
+
+  InspectedFiles(DataDirectory data, ReadingRoom reading, Uploads uploads) {
+    this.data = data;
+    this.reading = reading;
+    this.uploads = uploads;
+  }
+
+  /**
+   * A file with what was found in it.
+   *
+   * @param name what it was called
+   */
+  public record Inspected(String name, FileFacts facts) {}
+
+  /**
+   * Reads a file, unless the same was read of late.
+   *
+   * @throws Refusal when it can't be read
+   */
+  synchronized Inspected take(Uploads.Upload upload) throws IOException {
+    Path aside = uploads.directory();
+    try {
+      FileFacts facts = reading.inspect(upload.path(), aside);
+      Inspected inspected = new Inspected(upload.name(), facts);
+      Files.writeString(aside.resolve(FACTS), JSON.writeValueAsString(inspected));
+      Path place = data.inspected().resolve(facts.sha());
+      Files.createDirectories(data.inspected());
+      DataDirectory.deleteAll(place);
+      Files.move(aside, place, StandardCopyOption.ATOMIC_MOVE);
+      sweep();
+      return inspected;
+    } finally {
+      DataDirectory.deleteAll(aside);
+    }
+  }
+
+  /**
+   * One that was read.
+   *
+   * @throws Gone when it is not here any more
+   */
+  Inspected get(String sha) {
+    try {
+      Path at = place(sha).resolve(FACTS);
+      if (Files.exists(at)) {
+        return JSON.readValue(Files.readString(at), Inspected.class);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    throw new Gone("This file is not here any more: inspect it again.");
+  }
+
+  private Path place(String sha) {
+    if (!sha.matches("[0-9a-f]{64}")) {
+      throw new Gone("There is no such file here: inspect it again.");
+    }
+    return data.inspected().resolve(sha);
+  }
+
+  /** What a page looks like; empty where it was not drawn. */
+  Optional<byte[]> seen(String sha, int page) {
+    Path at = PageLook.seen(place(sha), page);
+    try {
+      return Files.exists(at) ? Optional.of(Files.readAllBytes(at)) : Optional.empty();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The inks of a page; empty where they were not drawn. */
+  Optional<InkPixels> inks(String sha, int page) {
+    Path at = PageLook.inks(place(sha), page);
+    if (!Files.exists(at)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        inks.computeIfAbsent(
+            sha + page,
+            k -> {
+              try {
+                return PlateFile.read(at);
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            }));
+  }
+
+  /** Those that are here, the latest first. */
+  List<Inspected> latest() {
+    return directories().stream().map(p -> get(p.getFileName().toString())).toList();
+  }
+
+  private List<Path> directories() {
+    if (!Files.isDirectory(data.inspected())) {
+      return List.of();
+    }
+    try (var list = Files.list(data.inspected())) {
+      return list.filter(p -> Files.exists(p.resolve(FACTS)))
+          .sorted(
+              Comparator.<Path>comparingLong(p -> p.resolve(FACTS).toFile().lastModified())
+                  .reversed())
+          .toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void sweep() throws IOException {
+    List<Path> all = directories();
+    for (Path old : all.subList(Math.min(MOST_KEPT, all.size()), all.size())) {
+      DataDirectory.deleteAll(old);
+    }
+  }
+}
