@@ -70,7 +70,8 @@ final class FileAsLaid {
             "picture-" + n,
             "Picture " + n + ", " + p.width() + " × " + p.height() + " pixels",
             Outline.of(on.onSheet(p.place())),
-            p.ppi(),
+            // a pixel more or less is what its size was rounded to
+            p.ppi() * (1 + 1.0 / Math.max(1, Math.min(p.width(), p.height()))),
             ""));
   }
 
@@ -78,7 +79,7 @@ final class FileAsLaid {
     laid.add(
         new Laid.Area(
             "line-" + n,
-            "Line " + n,
+            (l.points() == 0 ? "Hairline " : "Line ") + n,
             Outline.of(on.onSheet(l.place())),
             Length.nearMm(Math.max(l.points(), 0.01) * MM_PER_POINT),
             true));

@@ -209,7 +209,7 @@ public final class FileCheck {
       return;
     }
     FileFacts.PictureFacts p = file.picture().get();
-    double ppi = p.width() / (w.sheet().width().toMm() / 25.4);
+    double ppi = (p.width() + 1) / (w.sheet().width().toMm() / 25.4); // as it was rounded
     if (ppi < rules().wantedPpi()) {
       boolean coarse = ppi < rules().leastPpi();
       Found found =
@@ -389,7 +389,10 @@ public final class FileCheck {
           if (rules().press().isInks()) {
             p.heavy(rules().press().mostInk()).ifPresent(f -> remarks.add(new Remark(n, f)));
           }
-          p.whiteEdges().forEach(f -> remarks.add(new Remark(n, f)));
+          if (on.page().width() > on.meant().sheet().width().toMm() - 1
+              && on.page().height() > on.meant().sheet().height().toMm() - 1) {
+            p.whiteEdges().forEach(f -> remarks.add(new Remark(n, f))); // else its size is told
+          }
           if (on.meant().page() != FilePage.INSIDE) {
             p.offSpine().ifPresent(f -> remarks.add(new Remark(n, f)));
             barcode(on.meant(), n, codes, p);

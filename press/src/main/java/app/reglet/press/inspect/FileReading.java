@@ -47,14 +47,11 @@ public final class FileReading {
    * Reads one.
    *
    * @param into a directory for what its pages look like and their inks, {@link PageLook}
-   * @param press what its pages are drawn with
    * @throws Refusal when it can't be read, or costs more than it may
    */
-  public static FileFacts read(FileBytes file, Path into, PageLook.Press press, Budget budget) {
+  public static FileFacts read(FileBytes file, Path into, Budget budget) {
     try {
-      return isPicture(file.first(16))
-          ? picture(file, into, budget)
-          : pdf(file, into, press, budget);
+      return isPicture(file.first(16)) ? picture(file, into, budget) : pdf(file, into, budget);
     } catch (IOException e) {
       throw new Refusal("file", "This file can't be read: choose it again.");
     }
@@ -72,8 +69,7 @@ public final class FileReading {
         || a == 'M' && b == 'M';
   }
 
-  private static FileFacts pdf(FileBytes file, Path into, PageLook.Press press, Budget budget)
-      throws IOException {
+  private static FileFacts pdf(FileBytes file, Path into, Budget budget) throws IOException {
     PdfFacts facts = PdfFacts.read(file, budget);
     List<PageContent> contents = new ArrayList<>();
     List<FileFacts.Code> codes = new ArrayList<>();
@@ -93,7 +89,6 @@ public final class FileReading {
               document,
               n,
               into,
-              press,
               budget,
               (number, place) -> codes.add(new FileFacts.Code(page, number, place)));
         }

@@ -115,6 +115,11 @@ final class PdfWalk {
     if (first == null) {
       throw new Refusal("file", "This PDF has no page.");
     }
+    COSDictionary form =
+        document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.ACRO_FORM);
+    if (form != null) {
+      resources(form.getCOSDictionary(COSName.DR)); // what its fields are filled in with
+    }
     String title = document.getDocumentInformation().getTitle();
     return new PdfFacts(
         String.valueOf(document.getVersion()),

@@ -26,6 +26,9 @@ final class WouldFit {
   /** A page is of a sheet when it is so near: far less than a leaf of paper is thick. */
   private static final Length NEAR = Length.mm("0.05");
 
+  /** Writers round to whole points. */
+  private static final Length ROUNDED = Length.pt("0.5");
+
   /** A height is the same when it is as near as houses take it. */
   private static final Length SAME = Length.mm("0.5");
 
@@ -52,7 +55,7 @@ final class WouldFit {
     }
     WouldFit in = new WouldFit(file.pdf().first(), wanted);
     // a page within the house's tolerance may be another count's all the same
-    if (!in.page.isWithin(NEAR, wanted.sheet()) && !in.isRounded()) {
+    if (!in.page.isWithin(ROUNDED, wanted.sheet()) && !in.isRounded()) {
       in.trimmed().ifPresent(said::add);
       in.turned().ifPresent(said::add);
       in.count().ifPresent(said::add);
@@ -130,7 +133,8 @@ final class WouldFit {
     for (int n : new int[] {low, high, low - 1, high + 1, low - 2, high + 2}) {
       if (n != spec.pages() && n > 0 && counts.allows(n)) {
         Optional<Wrap> w = measured(of.withPages(n));
-        if (w.isPresent() && page.isWithin(NEAR, w.get().sheet())) {
+        // an odd count has a blank side more, and is told by what is bound
+        if (w.isPresent() && w.get().boundPages() == n && page.isWithin(NEAR, w.get().sheet())) {
           return Optional.of(n);
         }
       }

@@ -1,13 +1,10 @@
 package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
-import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressProfile;
-import app.reglet.press.inspect.FileFacts;
 import app.reglet.press.inspect.FileReading;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
-import app.reglet.press.inspect.page.PageLook;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.svg.OrnamentSvg;
@@ -103,7 +100,10 @@ public final class ReadingDesk {
     try (watch) {
       switch (asked.get("kind").stringValue()) {
         case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
-        case "inspect" -> out.putPOJO("inspect", inspect(file, budget, asked));
+        case "inspect" ->
+            out.putPOJO(
+                "inspect",
+                FileReading.read(file, Path.of(asked.get("into").stringValue()), budget));
         case "page" -> page(file, budget, asked, out);
         case "drawing" -> drawing(file, budget, asked, out);
         case "font" -> out.putPOJO("font", FontOrders.read(file, budget, asked));
@@ -121,15 +121,6 @@ public final class ReadingDesk {
       out.put("refused", "This file is damaged and can't be read: make it anew and try again.");
     }
     return watch.wasLate() ? Optional.empty() : Optional.of(JSON.writeValueAsString(out));
-  }
-
-  /** What is meant for a screen is told as it is most often printed. */
-  private static FileFacts inspect(FileBytes file, Budget budget, JsonNode asked) {
-    return FileReading.read(
-        file,
-        Path.of(asked.get("into").stringValue()),
-        PageLook.Press.of(OutputCondition.COATED.profile()),
-        budget);
   }
 
   private static void picture(FileBytes file, Budget budget, JsonNode asked, ObjectNode out)

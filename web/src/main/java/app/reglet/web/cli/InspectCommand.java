@@ -175,9 +175,7 @@ final class InspectCommand implements Callable<Integer> {
               Budget budget = Budget.forFile(file.length());
               try (Watch watch =
                   Watch.over(budget, () -> done.completeExceptionally(budget.tooLong()))) {
-                done.complete(
-                    FileReading.read(
-                        file, aside, PageLook.Press.of(OutputCondition.COATED.profile()), budget));
+                done.complete(FileReading.read(file, aside, budget));
               } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
                 done.completeExceptionally(e);
               }

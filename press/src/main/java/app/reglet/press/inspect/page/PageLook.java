@@ -3,6 +3,7 @@ package app.reglet.press.inspect.page;
 import app.reglet.core.Refusal;
 import app.reglet.core.house.PressRules;
 import app.reglet.press.art.Rect;
+import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PixelInks;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.colour.PressProfile;
@@ -60,12 +61,16 @@ public final class PageLook {
    * @param screen inks of what is meant for a screen
    * @param proof how inks look
    */
-  public record Press(PixelInks screen, ProofTable proof) {
-    /** Of a printing condition. */
-    public static Press of(PressProfile profile) {
+  private record Press(PixelInks screen, ProofTable proof) {
+    private static Press of(PressProfile profile) {
       return new Press(
           PressInks.of(profile, PressRules.SCREEN).table(), ProofTable.of(profile, false));
     }
+  }
+
+  /** Coated paper: what is meant for a screen is told as it is most often printed. Made once. */
+  private static final class Coated {
+    static final Press PRESS = Press.of(OutputCondition.COATED.profile());
   }
 
   /**
@@ -78,14 +83,13 @@ public final class PageLook {
       PDDocument document,
       int number,
       Path into,
-      Press press,
       Budget budget,
       BiConsumer<String, Rect> codes)
       throws IOException {
     double ppi = ppi(document.getPage(number - 1));
-    InkPixels inks = Plates.of(file, number, ppi, press.screen(), budget);
+    InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
     int[] rgb = new int[inks.width() * inks.height()];
-    press.proof().convert(inks.inks(), rgb);
+    Coated.PRESS.proof().convert(inks.inks(), rgb);
     BufferedImage image =
         new BufferedImage(inks.width(), inks.height(), BufferedImage.TYPE_INT_RGB);
     image.setRGB(0, 0, inks.width(), inks.height(), rgb, 0, inks.width());

@@ -68,6 +68,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
   private final Set<String> spots = new TreeSet<>();
   private final Set<String> shownThrough = new TreeSet<>();
   private boolean overprints;
+  private boolean damaged;
   private Run run;
 
   /** What the stretch under way reads as (14.9.4); null where glyphs say it themselves. */
@@ -110,6 +111,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
     String cut = "";
     try {
       reader.processPage(page);
+      cut = reader.damaged ? "a part of its drawing is missing or damaged" : "";
     } catch (IOException | RuntimeException | StackOverflowError e) {
       for (Throwable t = e; t != null; t = t.getCause()) {
         if (t instanceof Refusal r) {
@@ -150,6 +152,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
         throw r;
       }
     }
+    damaged = true;
   }
 
   // --- what is painted with ---

@@ -92,6 +92,7 @@ public final class Plates {
           new BufferedImage(turned ? h : w, turned ? w : h, BufferedImage.TYPE_INT_RGB);
       Graphics2D g = image.createGraphics();
       g.setColor(Color.WHITE);
+      g.setBackground(Color.WHITE); // what the renderer clears the page with
       g.fillRect(0, 0, image.getWidth(), image.getHeight());
       renderer.renderPageToGraphics(number - 1, g, (float) (unit * ppi / 72));
       g.dispose();

@@ -17,8 +17,10 @@ import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -71,12 +73,14 @@ public class InksOfPagesTest {
 
   @DataProvider
   public Object[][] covers() {
-    return Golden.all().stream()
-        .filter(g -> !g.name().contains("ebook"))
-        .flatMap(
-            g ->
-                Arrays.stream(new Standard[] {Standard.X1A, Standard.X4})
-                    .map(s -> new Object[] {g.name(), g, s}))
+    // in turn: what the standards have in common is drawn alike
+    List<Golden> all = Golden.all().stream().filter(g -> !g.name().contains("ebook")).toList();
+    return IntStream.range(0, all.size())
+        .mapToObj(
+            i ->
+                new Object[] {
+                  all.get(i).name(), all.get(i), i % 2 == 0 ? Standard.X4 : Standard.X1A
+                })
         .toArray(Object[][]::new);
   }
 
@@ -177,6 +181,7 @@ public class InksOfPagesTest {
         .satisfies(p -> assertThat(p[1]).isBetween(39, 41))
         .satisfies(p -> assertThat(p[0]).isBetween(9, 11));
     assertThat(at(found, 70, 50)).as("a stroke").containsExactly(30, 30, 30, 0);
+    assertThat(at(found, 50, 10)).as("bare paper").containsExactly(0, 0, 0, 0);
     int red = SCREEN.table().packed(0xff0000);
     assertThat(at(found, 50, 50))
         .as("red of a screen")

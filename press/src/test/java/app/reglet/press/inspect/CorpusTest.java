@@ -1,0 +1,160 @@
+package app.reglet.press.inspect;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.book.Isbn;
+import app.reglet.press.Tool;
+import app.reglet.press.colour.OutputCondition;
+import app.reglet.press.inspect.FileCheck.Remark;
+import app.reglet.press.inspect.page.PageContent;
+import app.reglet.press.inspect.page.PageLook;
+import app.reglet.press.inspect.page.PlateFile;
+import app.reglet.press.raster.InkPixels;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Covers of other tools: what each spoils is caught, and no good one is refused. */
+public class CorpusTest {
+  private static final Book BOOK =
+      new Book("The Salt Ledger", "", "", "", "", Optional.of(Isbn.parse("9780306406157")), "");
+
+  /** A file that was read, with what was found in it. */
+  private record Read(Path file, FileFacts facts, Path aside) {
+    Optional<InkPixels> inks(int page) {
+      Path at = PageLook.inks(aside, page);
+      try {
+        return Files.exists(at) ? Optional.of(PlateFile.read(at)) : Optional.empty();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+  }
+
+  private static Read read(byte[] bytes) throws IOException {
+    Path file = Tool.file("cover.pdf", bytes);
+    Path aside = Files.createTempDirectory("aside");
+    FileBytes in = FileBytes.of(file);
+    return new Read(file, FileReading.read(in, aside, Budget.forFile(in.length())), aside);
+  }
+
+  private static List<Remark> remarks(Corpus.Item item, Read read) {
+    OutputCondition coated = OutputCondition.COATED;
+    return FileCheck.of(
+        read.facts(),
+        new FileCheck.Wanted(
+            item.wrap(),
+            BOOK,
+            coated.title().toLowerCase(java.util.Locale.ROOT),
+            coated.registered(),
+            coated.profile().sha(),
+            font -> font.contains("Spectral")),
+        read::inks);
+  }
+
+  @DataProvider
+  public Object[][] corpus() {
+    return Corpus.all().stream().map(i -> new Object[] {i}).toArray(Object[][]::new);
+  }
+
+  @Test(dataProvider = "corpus")
+  public void everySpoilIsFoundAndNothingIsToBeMendedInGoodFiles(Corpus.Item item)
+      throws IOException {
+    Read read = read(item.bytes().get());
+    List<Remark> remarks = remarks(item, read);
+    String said =
+        remarks.stream()
+            .map(
+                r ->
+                    (r.finding().mustMend() ? "mend " : "look ")
+                        + r.finding().code()
+                        + ": "
+                        + r.finding().sentence(item.wrap().house().unit()))
+            .reduce("", (a, b) -> a + "\n" + b);
+    if (item.isGood()) {
+      assertThat(remarks).as(said).noneMatch(r -> r.finding().mustMend());
+    } else {
+      assertThat(remarks).as(said).anyMatch(r -> r.finding().code().equals(item.code()));
+    }
+    if (read.facts().pdfFile()) {
+      others(item, read);
+    }
+  }
+
+  /** What the tools of others say of the same file. */
+  private static void others(Corpus.Item item, Read read) {
+    String info = Tool.ok("pdfinfo", "-box", read.file().toString());
+    assertThat(field(info, "Pages")).isEqualTo(String.valueOf(read.facts().pdf().pages()));
+    assertThat(field(info, "Encrypted").startsWith("yes"))
+        .isEqualTo(read.facts().traits().locked());
+    assertThat(field(info, "JavaScript"))
+        .isEqualTo(read.facts().traits().scripts() > 0 ? "yes" : "no");
+    Matcher size = Pattern.compile("([\\d.]+) x ([\\d.]+) pts").matcher(field(info, "Page size"));
+    assertThat(size.find()).isTrue();
+    double unit = item.name().contains("units of two") ? 2 : 1;
+    double turned = item.name().contains("quarter") ? 1 : 0;
+    double w = Double.parseDouble(size.group(1)) * unit;
+    double h = Double.parseDouble(size.group(2)) * unit;
+    var media = read.facts().pdf().first().media();
+    assertThat(media.width().toPoints()).isCloseTo(turned == 1 ? h : w, within(0.02));
+    assertThat(media.height().toPoints()).isCloseTo(turned == 1 ? w : h, within(0.02));
+    fonts(read);
+    pictures(read);
+  }
+
+  private static String field(String info, String name) {
+    Matcher m = Pattern.compile("(?m)^" + name + ":\\s*(.*)$").matcher(info);
+    return m.find() ? m.group(1).strip() : "";
+  }
+
+  private static void fonts(Read read) {
+    String said = Tool.ok("pdffonts", read.file().toString());
+    List<String> lines = said.lines().skip(2).toList();
+    assertThat(read.facts().pdf().fonts()).as(said).hasSameSizeAs(lines);
+    long embedded =
+        lines.stream()
+            .filter(
+                l ->
+                    l.matches(".*\\s(yes|no)\\s+(yes|no)\\s+(yes|no)\\s+\\d+\\s+\\d+$")
+                        && l.replaceAll(
+                                ".*\\s(yes|no)\\s+(yes|no)\\s+(yes|no)\\s+\\d+\\s+\\d+$", "$1")
+                            .equals("yes"))
+            .count();
+    assertThat(read.facts().pdf().fonts().stream().filter(PdfFacts.FontFact::embedded).count())
+        .as(said)
+        .isEqualTo(embedded);
+  }
+
+  private static void pictures(Read read) {
+    String said = Tool.ok("pdfimages", "-list", "-l", "1", read.file().toString());
+    List<String[]> lines =
+        said.lines()
+            .skip(2)
+            .map(l -> l.strip().split("\\s+"))
+            .filter(c -> c.length > 13 && c[2].equals("image"))
+            .toList();
+    List<PageContent.PlacedPicture> ours =
+        read.facts().page(1).orElseThrow().pictures().stream()
+            .filter(p -> !p.space().isEmpty())
+            .toList();
+    assertThat(ours).as(said).hasSameSizeAs(lines);
+    for (int i = 0; i < lines.size(); i++) {
+      assertThat(ours.get(i).width() + " " + ours.get(i).height())
+          .isEqualTo(lines.get(i)[3] + " " + lines.get(i)[4]);
+      double ppi =
+          Math.min(Double.parseDouble(lines.get(i)[12]), Double.parseDouble(lines.get(i)[13]));
+      assertThat(ours.get(i).ppi()).isCloseTo(ppi, within(1.0));
+    }
+  }
+}
