@@ -16,8 +16,8 @@ public final class Differences {
   /** Squares across the sheet. */
   private static final int ACROSS = 120;
 
-  /** Far apart, of 255: what another reader makes of edges is less. */
-  private static final double FAR = 14;
+  /** Far apart, of 255: what two ways of drawing make of the same is less. */
+  private static final double FAR = 6;
 
   private static final int MOST = 60;
 
@@ -38,16 +38,18 @@ public final class Differences {
     int columns = (w + side - 1) / side;
     int rows = (h + side - 1) / side;
     boolean[] far = new boolean[columns * rows];
+    int[][] one = pixels(a, w, h);
+    int[][] two = pixels(b, w, h);
+    Near nearOne = Near.of(one);
+    Near nearTwo = Near.of(two);
     for (int r = 0; r < rows; r++) {
       for (int c = 0; c < columns; c++) {
+        int x1 = Math.min(w, (c + 1) * side);
+        int y1 = Math.min(h, (r + 1) * side);
         far[r * columns + c] =
-            apart(
-                    a,
-                    b,
-                    c * side,
-                    r * side,
-                    Math.min(w, (c + 1) * side),
-                    Math.min(h, (r + 1) * side))
+            Math.max(
+                    apart(one, nearTwo, c * side, r * side, x1, y1),
+                    apart(two, nearOne, c * side, r * side, x1, y1))
                 > FAR;
       }
     }
@@ -62,29 +64,94 @@ public final class Differences {
     return List.copyOf(out.subList(0, Math.min(MOST, out.size())));
   }
 
-  /** Light and dark as seen: what a hair's shift of an edge does evens out within a square. */
-  private static double apart(BufferedImage a, BufferedImage b, int x0, int y0, int x1, int y1) {
-    double[] sums = new double[3];
-    long all = 0;
-    double each = 0;
+  /** How far pixels of a square are from every one that the other has near them, on average. */
+  private static double apart(int[][] a, Near b, int x0, int y0, int x1, int y1) {
+    double sum = 0;
     for (int y = y0; y < y1; y++) {
       for (int x = x0; x < x1; x++) {
-        int p = a.getRGB(x, y);
-        int q = b.getRGB(x, y);
-        for (int i = 0; i < 3; i++) {
-          int d = (p >> 8 * i & 0xff) - (q >> 8 * i & 0xff);
-          sums[i] += d;
-          each += Math.abs(d);
-        }
-        all++;
+        sum += b.from(a[y][x], x, y);
       }
     }
-    double mean = 0;
-    for (double s : sums) {
-      mean = Math.max(mean, Math.abs(s) / Math.max(1, all));
+    return sum / Math.max(1, (x1 - x0) * (y1 - y0));
+  }
+
+  /**
+   * The darkest and lightest of each channel near a pixel: what another reader makes of an edge, or
+   * a hair's shift of it, lies between them.
+   */
+  private record Near(int[][] least, int[][] most) {
+    private static final int REACH = 2;
+
+    static Near of(int[][] pixels) {
+      int h = pixels.length;
+      int w = pixels[0].length;
+      int[][] least = new int[h][w];
+      int[][] most = new int[h][w];
+      for (int y = 0; y < h; y++) {
+        for (int x = 0; x < w; x++) {
+          int low = 0xffffff;
+          int high = 0;
+          for (int ny = Math.max(0, y - REACH); ny <= Math.min(h - 1, y + REACH); ny++) {
+            for (int nx = Math.max(0, x - REACH); nx <= Math.min(w - 1, x + REACH); nx++) {
+              low = each(low, pixels[ny][nx], true);
+              high = each(high, pixels[ny][nx], false);
+            }
+          }
+          least[y][x] = low;
+          most[y][x] = high;
+        }
+      }
+      return new Near(least, most);
     }
-    // other words have the same mean, but not the same pixels
-    return Math.max(mean, each / 3 / Math.max(1, all) / 2);
+
+    private static int each(int a, int b, boolean lower) {
+      int out = 0;
+      for (int shift = 0; shift < 24; shift += 8) {
+        int p = a >> shift & 0xff;
+        int q = b >> shift & 0xff;
+        out |= (lower ? Math.min(p, q) : Math.max(p, q)) << shift;
+      }
+      return out;
+    }
+
+    /** How far a pixel is from what is there, the channel that is farthest. */
+    int from(int rgb, int x, int y) {
+      int far = 0;
+      for (int shift = 0; shift < 24; shift += 8) {
+        int p = rgb >> shift & 0xff;
+        int low = least[y][x] >> shift & 0xff;
+        int high = most[y][x] >> shift & 0xff;
+        far = Math.max(far, Math.max(low - p, p - high));
+      }
+      return far;
+    }
+  }
+
+  /** The pixels, each the mean of nine: bars finer than that are one gray, however drawn. */
+  private static int[][] pixels(BufferedImage image, int w, int h) {
+    int[][] sharp = new int[h][w];
+    for (int y = 0; y < h; y++) {
+      image.getRGB(0, y, w, 1, sharp[y], 0, w);
+    }
+    int[][] out = new int[h][w];
+    for (int y = 0; y < h; y++) {
+      for (int x = 0; x < w; x++) {
+        int r = 0;
+        int g = 0;
+        int b = 0;
+        for (int dy = -1; dy <= 1; dy++) {
+          for (int dx = -1; dx <= 1; dx++) {
+            int p = sharp[Math.min(h - 1, Math.max(0, y + dy))][
+                Math.min(w - 1, Math.max(0, x + dx))];
+            r += p >> 16 & 0xff;
+            g += p >> 8 & 0xff;
+            b += p & 0xff;
+          }
+        }
+        out[y][x] = r / 9 << 16 | g / 9 << 8 | b / 9;
+      }
+    }
+    return out;
   }
 
   private static Rect together(boolean[] far, int start, int columns, int rows, double mm) {

@@ -6,6 +6,7 @@ import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.Zone;
 import app.reglet.press.art.Rect;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -85,7 +86,8 @@ public final class GuidedSvg {
     guides(out, wrap);
     outlined.forEach(r -> rect(out, "differs", r.x(), r.y(), r.width(), r.height()));
     double size = Math.max(w, h) * NUMBER;
-    notes.forEach(n -> note(out, n, size));
+    List<double[]> taken = new ArrayList<>();
+    notes.forEach(n -> note(out, n, size, taken));
     return out.close("svg").toString();
   }
 
@@ -120,13 +122,21 @@ public final class GuidedSvg {
     }
   }
 
-  private static void note(Svg out, Note n, double size) {
+  /**
+   * @param taken middles of the numbers before it, which it steps aside of
+   */
+  private static void note(Svg out, Note n, double size, List<double[]> taken) {
     Box b = n.place();
     String kind = n.mend() ? "mend" : "look";
     out.open("g", "class", "noted " + kind, "data-note", n.number());
     rect(out, "where", b);
-    double x = Math.max(size, b.left().toMm());
+    double left = Math.max(size, b.left().toMm());
     double y = Math.max(size, b.top().toMm());
+    while (isTaken(taken, left, y, 2 * size)) {
+      left += 2.2 * size;
+    }
+    double x = left;
+    taken.add(new double[] {x, y});
     out.empty("circle", "cx", x, "cy", y, "r", size);
     out.text(
         "text",
@@ -140,6 +150,10 @@ public final class GuidedSvg {
         "text-anchor",
         "middle");
     out.close("g");
+  }
+
+  private static boolean isTaken(List<double[]> taken, double x, double y, double near) {
+    return taken.stream().anyMatch(t -> Math.hypot(t[0] - x, t[1] - y) < near);
   }
 
   private static void rect(Svg out, String kind, Box b) {

@@ -87,16 +87,21 @@ class Inspections {
 
   private Verdict verdict(Inspected file, Measured m) {
     List<FileCheck.Remark> remarks = remarks(file, m);
-    Map<Act, List<Line>> groups = new EnumMap<>(Act.class);
+    Map<Act, List<FileCheck.Remark>> byAct = new EnumMap<>(Act.class);
+    remarks.forEach(
+        r -> byAct.computeIfAbsent(r.finding().act(), a -> new ArrayList<>()).add(r));
+    List<Group> groups = new ArrayList<>();
     int number = 0;
-    for (FileCheck.Remark r : remarks) {
-      groups
-          .computeIfAbsent(r.finding().act(), a -> new ArrayList<>())
-          .add(new Line(++number, r.page(), r.finding()));
+    for (Map.Entry<Act, List<FileCheck.Remark>> e : byAct.entrySet()) {
+      List<Line> lines = new ArrayList<>();
+      for (FileCheck.Remark r : e.getValue()) {
+        lines.add(new Line(++number, r.page(), r.finding()));
+      }
+      groups.add(new Group(e.getKey().title(), lines));
     }
     long stops = remarks.stream().filter(r -> r.finding().mustMend()).count();
     return new Verdict(
-        groups.entrySet().stream().map(e -> new Group(e.getKey().title(), e.getValue())).toList(),
+        groups,
         ComparedText.of(FileCheck.compared(file.facts(), m.wrap().orElseThrow()), m.house().unit()),
         stops,
         remarks.size() - stops,

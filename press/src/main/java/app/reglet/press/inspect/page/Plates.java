@@ -9,6 +9,7 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Paint;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import org.apache.pdfbox.Loader;
@@ -119,6 +120,19 @@ public final class Plates {
         by++;
       }
       return by;
+    }
+
+    /**
+     * Fills with half-covered pixels at the edges of rectangles too, which the renderer leaves out:
+     * bars would be as wide as whole pixels. A further beginning makes it none.
+     */
+    @Override
+    public void fillPath(int rule) throws IOException {
+      Point2D end = getLinePath().getCurrentPoint();
+      if (end != null) {
+        getLinePath().moveTo(end.getX(), end.getY());
+      }
+      super.fillPath(rule);
     }
 
     @Override
