@@ -314,6 +314,47 @@ public class CommandLineTest {
   }
 
   @Test
+  public void inspectsSeveralFilesForAHouseAndItsExitCodeIsThatOfTheWorst() throws IOException {
+    Path zip = packaged("Inspected by a line");
+    Path out = Files.createTempDirectory("inspected");
+    run("press", zip.toString(), "--out", out.toString());
+    Path pdf;
+    try (var list = Files.list(out)) {
+      pdf = list.findFirst().orElseThrow();
+    }
+    String[] facts = {
+      "inspect",
+      pdf.toString(),
+      "--house",
+      "gannet-and-gauge",
+      "--trim",
+      "6 x 9 in",
+      "--stock",
+      "white",
+      "--pages",
+      "320"
+    };
+    Said fits = run(facts);
+    assertThat(fits.out()).endsWith("It fits.\n").contains("Standard   PDF/X-1a:2003");
+    assertThat(fits.exit()).isEqualTo(0);
+    facts[9] = "328";
+    Said near = run(facts); // within the house's tolerance, and for another count all the same
+    assertThat(near.out())
+        .contains("Look: It is the right file for 320 pages; the edition has 328.");
+    assertThat(near.exit()).isEqualTo(1);
+    facts[9] = "400";
+    assertThat(run(facts).exit()).isEqualTo(2);
+    Path no = Files.writeString(Files.createTempFile("no", ".pdf"), "no PDF");
+    Said worst = run("inspect", "--json", pdf.toString(), no.toString());
+    assertThat(worst.exit()).isEqualTo(3);
+    var json = tools.jackson.databind.json.JsonMapper.shared().readTree(worst.out());
+    assertThat(json.size()).isEqualTo(2);
+    assertThat(json.get(0).get("pages").intValue()).isEqualTo(1);
+    assertThat(json.get(0).get("fonts").size()).isPositive();
+    assertThat(json.get(1).get("refused").stringValue()).contains("no PDF");
+  }
+
+  @Test
   public void makesTheFilesOfAPackagesEditionsTheSameBytesTwice() throws IOException {
     Path zip = packaged("Pressed by a line");
     Path out = Files.createTempDirectory("pressed");

@@ -17,7 +17,7 @@ public final class Differences {
   private static final int ACROSS = 120;
 
   /** Far apart, of 255: what two ways of drawing make of the same is less. */
-  private static final double FAR = 6;
+  private static final double FAR = 7;
 
   private static final int MOST = 60;
 
@@ -141,8 +141,8 @@ public final class Differences {
         int b = 0;
         for (int dy = -1; dy <= 1; dy++) {
           for (int dx = -1; dx <= 1; dx++) {
-            int p = sharp[Math.min(h - 1, Math.max(0, y + dy))][
-                Math.min(w - 1, Math.max(0, x + dx))];
+            int p =
+                sharp[Math.min(h - 1, Math.max(0, y + dy))][Math.min(w - 1, Math.max(0, x + dx))];
             r += p >> 16 & 0xff;
             g += p >> 8 & 0xff;
             b += p & 0xff;

@@ -23,8 +23,11 @@ final class PageOfInks {
 
   private static final int DARK = 180;
 
-  /** A level of rounding is none, nor is what half-covered pixels mix at an edge. */
-  private static final int ROUNDING = 8;
+  /**
+   * A level of rounding is none, nor is what half-covered pixels mix at an edge, nor what a JPEG
+   * adds to single pixels: six percent, our own judgement.
+   */
+  private static final int ROUNDING = 15;
 
   /** So much white in a row is no gap between letters. */
   private static final double LEAST_WHITE = 5;

@@ -27,6 +27,11 @@ import org.springframework.stereotype.Service;
 class Comparison {
   private static final int WIDE = 640;
 
+  /** How far bars reach above and below a line through them at most, and beside it, mm. */
+  private static final double BAR_HEIGHT = 26;
+
+  private static final double BAR_AIR = 3;
+
   private final InspectedFiles files;
   private final Proofs proofs;
   private final Covers covers;
@@ -52,7 +57,29 @@ class Comparison {
         against.equals("bench")
             ? bench(cover, meant)
             : laid(files.get(against), cover, meant, page);
-    return Differences.of(one, other, meant.sheet().width().toMm());
+    List<Rect> bars = bars(file, cover, meant, page);
+    return Differences.of(one, other, meant.sheet().width().toMm()).stream()
+        .filter(r -> bars.stream().noneMatch(b -> b.shape().contains(r.shape())))
+        .toList();
+  }
+
+  /**
+   * Where the edition's own barcode was read: its number is the same, and bars finer than pixels
+   * come out as one gray here and another there.
+   */
+  private static List<Rect> bars(Inspected file, Cover cover, Wrap meant, int page) {
+    Registered on = Inspections.registered(file.facts(), meant, page);
+    return file.facts().codes().stream()
+        .filter(c -> c.page() == page)
+        .filter(c -> cover.book().isbn().filter(i -> i.digits().equals(c.number())).isPresent())
+        .map(
+            c ->
+                new Rect(
+                    on.page().x() + c.place().x() - BAR_AIR,
+                    on.page().y() + c.place().y() - BAR_HEIGHT,
+                    c.place().width() + 2 * BAR_AIR,
+                    2 * BAR_HEIGHT))
+        .toList();
   }
 
   private BufferedImage laid(Inspected file, Cover cover, Wrap meant, int page) {

@@ -88,8 +88,7 @@ class Inspections {
   private Verdict verdict(Inspected file, Measured m) {
     List<FileCheck.Remark> remarks = remarks(file, m);
     Map<Act, List<FileCheck.Remark>> byAct = new EnumMap<>(Act.class);
-    remarks.forEach(
-        r -> byAct.computeIfAbsent(r.finding().act(), a -> new ArrayList<>()).add(r));
+    remarks.forEach(r -> byAct.computeIfAbsent(r.finding().act(), a -> new ArrayList<>()).add(r));
     List<Group> groups = new ArrayList<>();
     int number = 0;
     for (Map.Entry<Act, List<FileCheck.Remark>> e : byAct.entrySet()) {

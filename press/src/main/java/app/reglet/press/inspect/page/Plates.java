@@ -8,10 +8,12 @@ import app.reglet.press.reading.FileBytes;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Paint;
+import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -29,6 +31,15 @@ import org.apache.pdfbox.rendering.PageDrawerParameters;
  */
 public final class Plates {
   private static final long MOST_READ = 11_500_000;
+
+  /** As thick as lines are, wherever they lie among the pixels. */
+  private static final RenderingHints HINTS =
+      new RenderingHints(
+          Map.of(
+              RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC,
+              RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY,
+              RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON,
+              RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE));
 
   private Plates() {}
 
@@ -84,6 +95,7 @@ public final class Plates {
           };
       renderer.setAnnotationsFilter(a -> false);
       renderer.setSubsamplingAllowed(true);
+      renderer.setRenderingHints(HINTS);
       double unit = Math.max(page.getUserUnit(), 0.001);
       PDPage fresh = document.getPage(number - 1);
       int w = Math.max(1, (int) Math.floor(fresh.getCropBox().getWidth() * unit * ppi / 72));
