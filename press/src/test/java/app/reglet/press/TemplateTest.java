@@ -13,6 +13,7 @@ import app.reglet.core.house.RuleSheet;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
@@ -95,6 +96,62 @@ public class TemplateTest {
         .allMatch(r -> r.matches(".* yes +yes +yes.*"));
     assertThat(TemplatePdf.make(outside, Unit.IN, FACE))
         .isEqualTo(TemplatePdf.make(outside, Unit.IN, FACE));
+  }
+
+  /** 6 × 9 in with 0.125 in: 6.125 × 9.25 in, the trim at the spine's edge of the page. */
+  @Test
+  public void theInsidesPagesHaveBleedOnThreeSidesAndTheirGutterAtTheSpine() {
+    for (PageTurn turn : PageTurn.values()) {
+      RuleSheet sheet = Specimen.gannet();
+      Wrap outside =
+          Measuring.measure(
+              Specification.of(
+                  Binding.PERFECT_BOUND, Size.parse("6 x 9", Unit.IN), 320, "white", "black", turn),
+              sheet);
+      Path pdf = Tool.file("inside.pdf", TemplatePdf.inside(outside, Unit.IN, FACE));
+      Tool.ok("qpdf", "--check", pdf.toString());
+      String out = Tool.ok("pdfinfo", "-box", "-l", "9", pdf.toString());
+      assertThat(out).containsPattern("Pages:\\s+2\\b");
+      box(out, "Page\\s+1 MediaBox:", 0, 0, 441, 666);
+      box(out, "Page\\s+1 TrimBox:", 9, 9, 441, 657);
+      box(out, "Page\\s+2 MediaBox:", 0, 0, 441, 666);
+      box(out, "Page\\s+2 TrimBox:", 0, 9, 432, 657);
+      List<BlockPage> pages = BlockPage.of(outside);
+      // 0.125 in, and a third of 320 × 0.002252 in
+      double gutter = (0.125 + 320 * 0.002252 / 3) * 25.4;
+      for (BlockPage p : pages) {
+        assertThat(p.gutter().toMm()).isCloseTo(gutter, within(0.001));
+        double inner = p.right() ? p.safe().left().toMm() : 155.575 - p.safe().right().toMm();
+        assertThat(inner).isCloseTo(gutter, within(0.001));
+        assertThat(p.first()).isEqualTo(p.right() == (turn == PageTurn.LTR));
+        String svg = Template.svg(p, Unit.IN);
+        assertThat(svg).contains("gutter").contains(p.first() ? "odd numbers" : "even numbers");
+      }
+      // each kind of guide lies where it should in the picture too
+      BufferedImage left = image(Template.png(pages.get(0), Unit.IN, 100, FACE));
+      assertThat(left.getWidth()).isEqualTo(613);
+      assertThat(ink(left, 3, 3, 9, 920)).as("bleed on the outer side").isPositive();
+      assertThat(ink(left, 580, 100, 32, 700)).as("gutter").isGreaterThan(1000);
+      assertThat(ink(left, 200, 300, 200, 300)).as("nothing in the middle").isZero();
+    }
+  }
+
+  private static BufferedImage image(byte[] png) {
+    try {
+      return ImageIO.read(new ByteArrayInputStream(png));
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private static int ink(BufferedImage image, int x, int y, int w, int h) {
+    int count = 0;
+    for (int yy = y; yy < y + h; yy++) {
+      for (int xx = x; xx < x + w; xx++) {
+        count += image.getRGB(xx, yy) >>> 24 > 60 ? 1 : 0;
+      }
+    }
+    return count;
   }
 
   private static void box(String out, String name, double... expected) {

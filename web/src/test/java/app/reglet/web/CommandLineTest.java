@@ -213,7 +213,16 @@ public class CommandLineTest {
     assertThat(said.exit()).as(said.err()).isZero();
     try (var files = Files.list(to)) {
       assertThat(files.map(f -> f.getFileName().toString()))
-          .containsExactlyInAnyOrder("salt.svg", "salt.pdf", "salt_96ppi.png", "salt.zip");
+          .containsExactlyInAnyOrder(
+              "salt.svg",
+              "salt.pdf",
+              "salt_96ppi.png",
+              "salt_inside-pages.pdf",
+              "salt_inside-left.svg",
+              "salt_inside-left_96ppi.png",
+              "salt_inside-right.svg",
+              "salt_inside-right_96ppi.png",
+              "salt.zip");
     }
     // 12.4752 × 96 = 1197.6, 9.25 × 96 = 888
     var png = javax.imageio.ImageIO.read(to.resolve("salt_96ppi.png").toFile());

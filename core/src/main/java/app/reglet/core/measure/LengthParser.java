@@ -14,7 +14,9 @@ import java.math.RoundingMode;
  */
 final class LengthParser {
   private static final int LONGEST_INPUT = 80;
-  private static final int LONGEST_NUMBER = 20;
+
+  /** What is printed must be read again: picas as pixels have fifteen decimals. */
+  private static final int LONGEST_NUMBER = 28;
 
   private final String typed;
   private final String text;

@@ -170,4 +170,25 @@ public class LengthTest {
           .hasMessageContaining("width × height");
     }
   }
+
+  /** On the way to “2560 px” a slow hand types “2560 p”, which are picas: what is kept is read. */
+  @Test
+  public void whatIsPrintedInAnyUnitIsReadAgainHoweverItWasTyped() {
+    for (String typed :
+        new String[] {"2560 p", "1600 x 2560 p", "7 1/3 in", "0.333 pt", "1/7 in"}) {
+      for (Unit unit : Unit.values()) {
+        if (typed.contains("x")) {
+          Size size = Size.parse(typed, unit);
+          Size again = Size.parse(size.print(unit), unit);
+          assertThat(again.isWithin(Length.mm("0.001"), size)).as(size.print(unit)).isTrue();
+        } else {
+          Length length = Length.parse(typed, unit);
+          Length again = Length.parse(length.print(unit), unit);
+          assertThat(again.minus(length).abs().isMoreThan(Length.mm("0.001")))
+              .as(length.print(unit))
+              .isFalse();
+        }
+      }
+    }
+  }
 }

@@ -58,9 +58,11 @@ final class WouldFit {
     if (!in.page.isWithin(ROUNDED, wanted.sheet()) && !in.isRounded()) {
       in.trimmed().ifPresent(said::add);
       in.turned().ifPresent(said::add);
-      in.count().ifPresent(said::add);
-      in.paper().ifPresent(said::add);
-      in.binding().ifPresent(said::add);
+      if (outside.rules().parts().isEmpty()) { // of parts only the spine's is another's
+        in.count().ifPresent(said::add);
+        in.paper().ifPresent(said::add);
+        in.binding().ifPresent(said::add);
+      }
       if (said.isEmpty() && !in.isTaken()) {
         in.scaled().ifPresent(said::add);
       }

@@ -3,6 +3,7 @@ package app.reglet.press.pdf;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.Wrap;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -34,6 +35,20 @@ final class PageBoxes {
     set(page, COSName.CROP_BOX, all, media);
     set(page, COSName.BLEED_BOX, moved(wrap.sheetBox(), around), media);
     set(page, COSName.TRIM_BOX, moved(wrap.trimmed(), around), media);
+    return page;
+  }
+
+  /** An empty page of the book block, with its bleed. */
+  static PDPage page(BlockPage block) {
+    Size sheet = block.sheet();
+    Box all = new Box(Length.ZERO, Length.ZERO, sheet.width(), sheet.height());
+    PDPage page =
+        new PDPage(
+            new PDRectangle((float) sheet.width().toPoints(), (float) sheet.height().toPoints()));
+    set(page, COSName.MEDIA_BOX, all, sheet);
+    set(page, COSName.CROP_BOX, all, sheet);
+    set(page, COSName.BLEED_BOX, all, sheet);
+    set(page, COSName.TRIM_BOX, block.trim(), sheet);
     return page;
   }
 

@@ -1,9 +1,12 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Mark;
 import app.reglet.press.template.Template;
 import app.reglet.press.type.Typeface;
 import java.awt.geom.AffineTransform;
@@ -34,29 +37,56 @@ public final class TemplatePdf {
 
   private TemplatePdf() {}
 
-  /** The file. */
+  /**
+   * A page to be made.
+   *
+   * @param page with its boxes
+   * @param sheet its size
+   * @param marks in mm from its top left
+   */
+  private record Leaf(PDPage page, Size sheet, List<Mark.Group> marks) {}
+
+  /** The file of a cover. */
   public static byte[] make(Wrap outside, Unit unit, Typeface face) {
+    return make(
+        "Template, " + outside.sheet().print(unit),
+        FilePages.of(outside).stream()
+            .map(w -> new Leaf(PageBoxes.page(w, Length.ZERO), w.sheet(), Template.marks(w, unit)))
+            .toList(),
+        face);
+  }
+
+  /** The left and the right page of the inside. */
+  public static byte[] inside(Wrap outside, Unit unit, Typeface face) {
+    return make(
+        "Template of the inside’s pages, " + outside.spec().trim().print(unit),
+        BlockPage.of(outside).stream()
+            .map(p -> new Leaf(PageBoxes.page(p), p.sheet(), Template.marks(p, unit)))
+            .toList(),
+        face);
+  }
+
+  private static byte[] make(String title, List<Leaf> leaves, Typeface face) {
     try (PDDocument document = new PDDocument()) {
       document.setVersion(1.6f);
       PDOptionalContentGroup guides = layer(document);
       PdfParts parts = new PdfParts(document, null);
-      for (Wrap wrap : FilePages.of(outside)) {
-        PDPage page = PageBoxes.page(wrap, Length.ZERO);
+      for (Leaf leaf : leaves) {
+        PDPage page = leaf.page();
         document.addPage(page);
         PDResources resources = new PDResources();
         page.setResources(resources);
         AffineTransform toPage =
             new AffineTransform(
-                POINTS_PER_MM, 0, 0, -POINTS_PER_MM, 0, wrap.sheet().height().toPoints());
-        byte[] drawing =
-            PdfPainter.write(parts, resources, face, toPage, Template.marks(wrap, unit));
+                POINTS_PER_MM, 0, 0, -POINTS_PER_MM, 0, leaf.sheet().height().toPoints());
+        byte[] drawing = PdfPainter.write(parts, resources, face, toPage, leaf.marks());
         Operators layer = new Operators();
         layer.op("BDC", COSName.OC, resources.add(guides));
         page.setContents(
             List.of(stream(document, layer.bytes()), stream(document, drawing), end(document)));
       }
       parts.fonts().finish();
-      document.getDocumentInformation().setTitle("Template, " + outside.sheet().print(unit));
+      document.getDocumentInformation().setTitle(title);
       document.getDocumentInformation().setProducer("Reglet");
       document.setDocumentId(FIXED_ID);
       ByteArrayOutputStream bytes = new ByteArrayOutputStream();

@@ -1,12 +1,15 @@
 package app.reglet.press.template;
 
 import app.reglet.core.Refusal;
+import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Rect;
 import app.reglet.press.drawing.Guides;
+import app.reglet.press.drawing.PageGuides;
 import app.reglet.press.raster.DrawingRaster;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.Typeface;
@@ -35,6 +38,7 @@ public final class Template {
     LAYERS.put("turn-in", "Turn-in: folded round the board");
     LAYERS.put("hinge", "Hinge: nothing to read here");
     LAYERS.put("glue", "Glue strip: stays unprinted");
+    LAYERS.put("gutter", "Gutter: nothing to read here");
     LAYERS.put("safe", "Safe zone: words and faces inside");
     LAYERS.put("barcode", "Barcode area");
     LAYERS.put("fold", "Folds");
@@ -88,12 +92,40 @@ public final class Template {
         LAYERS);
   }
 
+  /** The guides of a page of the inside, in mm from its top left. */
+  public static List<Mark.Group> marks(BlockPage page, Unit unit) {
+    return PageGuides.of(page, unit, PX);
+  }
+
+  /** The template of a page of the inside as an SVG document. */
+  public static String svg(BlockPage page, Unit unit) {
+    return DrawingSvg.document(
+        page.sheet().width().toMm(),
+        page.sheet().height().toMm(),
+        page.title() + ", " + page.sheet().print(unit),
+        marks(page, unit),
+        LAYERS);
+  }
+
+  /**
+   * The template of a page of the inside as a PNG.
+   *
+   * @throws Refusal when the ppi is out of range or the picture would be too large
+   */
+  public static byte[] png(BlockPage page, Unit unit, int ppi, Typeface face) {
+    return png(page.sheet(), marks(page, unit), ppi, face);
+  }
+
   /**
    * The template of one page as a PNG, whole pixels to the nearest.
    *
    * @throws Refusal when the ppi is out of range or the picture would be too large
    */
   public static byte[] png(Wrap page, Unit unit, int ppi, Typeface face) {
+    return png(page.sheet(), marks(page, unit), ppi, face);
+  }
+
+  private static byte[] png(Size sheet, List<Mark.Group> marks, int ppi, Typeface face) {
     if (ppi < LEAST_PPI || ppi > MOST_PPI) {
       throw new Refusal(
           "ppi",
@@ -105,10 +137,6 @@ public final class Template {
               + " pixels per inch.");
     }
     return DrawingRaster.png(
-        page.sheet().width().toPixels(ppi),
-        page.sheet().height().toPixels(ppi),
-        ppi,
-        marks(page, unit),
-        face);
+        sheet.width().toPixels(ppi), sheet.height().toPixels(ppi), ppi, marks, face);
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.press.template;
 
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapDocument;
@@ -45,6 +46,15 @@ public final class TemplateSet {
       String name = stem + (pages.size() > 1 ? "_" + page.page().id() : "");
       files.put(name + ".svg", utf8(Template.svg(page, unit)));
       files.put(name + "_" + ppi + "ppi.png", Template.png(page, unit, ppi, face));
+    }
+    List<BlockPage> inside = BlockPage.of(outside);
+    if (!inside.isEmpty()) {
+      files.put(stem + "_inside-pages.pdf", TemplatePdf.inside(outside, unit, face));
+    }
+    for (BlockPage page : inside) {
+      files.put(stem + "_" + page.id() + ".svg", utf8(Template.svg(page, unit)));
+      files.put(
+          stem + "_" + page.id() + "_" + ppi + "ppi.png", Template.png(page, unit, ppi, face));
     }
     files.put(stem + ".json", utf8(WrapDocument.write(outside)));
     files.put(stem + ".csv", utf8(WrapTable.csv(outside)));

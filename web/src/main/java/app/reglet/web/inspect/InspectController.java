@@ -252,8 +252,7 @@ public class InspectController {
     model.addAttribute("content", facts.page(shown).orElse(null));
     model.addAttribute("coverage", inspections.coverage(facts.sha(), shown).orElse(null));
     model.addAttribute(
-        "others",
-        files.latest().stream().filter(f -> !f.facts().sha().equals(facts.sha())).toList());
+        "others", files.latest().stream().filter(f -> !f.sha().equals(facts.sha())).toList());
     String picture = picture(facts.sha(), shown, chosen, edition);
     model.addAttribute("picture", picture);
     model.addAttribute("drawn", null);
@@ -297,7 +296,7 @@ public class InspectController {
         continue;
       }
       inspections
-          .of(inspected, covers.measured(e, viewer))
+          .ofMany(inspected, covers.measured(e, viewer))
           .ifPresent(
               v ->
                   all.add(

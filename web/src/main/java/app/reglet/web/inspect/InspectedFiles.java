@@ -8,6 +8,7 @@ import app.reglet.press.raster.InkPixels;
 import app.reglet.web.reading.ReadingRoom;
 import app.reglet.web.shell.Gone;
 import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Latest;
 import java.io.IOException;
@@ -31,13 +32,19 @@ class InspectedFiles {
   private static final int MOST_KEPT = 24;
   private static final int INKS_KEPT = 4;
   private static final String FACTS = "facts.json";
+  private static final String NAME = "name.txt";
+
+  /** What is put aside of a file: a few pictures and the inks of its pages. */
+  private static final long ROOM = 60_000_000;
 
   private final DataDirectory data;
   private final ReadingRoom reading;
   private final Uploads uploads;
+  private final Room room;
   private final Latest<InkPixels> inks = new Latest<>(INKS_KEPT);
 
-  InspectedFiles(DataDirectory data, ReadingRoom reading, Uploads uploads) {
+  InspectedFiles(DataDirectory data, ReadingRoom reading, Uploads uploads, Room room) {
+    this.room = room;
     this.data = data;
     this.reading = reading;
     this.uploads = uploads;
@@ -55,21 +62,28 @@ class InspectedFiles {
    *
    * @throws Refusal when it can't be read
    */
-  synchronized Inspected take(Uploads.Upload upload) throws IOException {
+  Inspected take(Uploads.Upload upload) throws IOException {
+    room.need(ROOM);
     Path aside = uploads.directory();
     try {
       FileFacts facts = reading.inspect(upload.path(), aside);
       Inspected inspected = new Inspected(upload.name(), facts);
       Files.writeString(aside.resolve(FACTS), JSON.writeValueAsString(inspected));
-      Path place = data.inspected().resolve(facts.sha());
-      Files.createDirectories(data.inspected());
-      DataDirectory.deleteAll(place);
-      Files.move(aside, place, StandardCopyOption.ATOMIC_MOVE);
-      sweep();
+      Files.writeString(aside.resolve(NAME), facts.kind() + "\n" + upload.name());
+      keep(aside, facts.sha());
       return inspected;
     } finally {
       DataDirectory.deleteAll(aside);
     }
+  }
+
+  /** Two may bring the same file at the same moment. */
+  private synchronized void keep(Path aside, String sha) throws IOException {
+    Path place = data.inspected().resolve(sha);
+    Files.createDirectories(data.inspected());
+    DataDirectory.deleteAll(place);
+    Files.move(aside, place, StandardCopyOption.ATOMIC_MOVE);
+    sweep();
   }
 
   /**
@@ -124,9 +138,26 @@ class InspectedFiles {
             }));
   }
 
+  /**
+   * One that is here.
+   *
+   * @param name what it was called
+   */
+  public record Named(String sha, String kind, String name) {}
+
   /** Those that are here, the latest first. */
-  List<Inspected> latest() {
-    return directories().stream().map(p -> get(p.getFileName().toString())).toList();
+  List<Named> latest() {
+    return directories().stream()
+        .map(
+            p -> {
+              try {
+                String[] said = Files.readString(p.resolve(NAME)).split("\n", 2);
+                return new Named(p.getFileName().toString(), said[0], said[1]);
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            })
+        .toList();
   }
 
   private List<Path> directories() {
@@ -134,7 +165,7 @@ class InspectedFiles {
       return List.of();
     }
     try (var list = Files.list(data.inspected())) {
-      return list.filter(p -> Files.exists(p.resolve(FACTS)))
+      return list.filter(p -> Files.exists(p.resolve(NAME)))
           .sorted(
               Comparator.<Path>comparingLong(p -> p.resolve(FACTS).toFile().lastModified())
                   .reversed())

@@ -6,6 +6,7 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.Finding;
 import app.reglet.core.house.PressRules;
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Rect;
@@ -13,6 +14,7 @@ import app.reglet.press.colour.Condition;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FileCheck;
 import app.reglet.press.inspect.FileFacts;
+import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.Registered;
 import app.reglet.press.raster.InkPixels;
@@ -33,6 +35,9 @@ import org.springframework.stereotype.Service;
 /** What an edition's house says of a file that was inspected. */
 @Service
 class Inspections {
+  /** Farther off than this it is another cover's file. */
+  private static final Length NEAR = Length.mm("3");
+
   private final InspectedFiles files;
   private final Conditions conditions;
   private final Typefaces typefaces;
@@ -74,19 +79,35 @@ class Inspections {
 
   /** What an edition says of a file; empty where it is not measured. */
   Optional<Verdict> of(Inspected file, Measured m) {
-    return m.wrap().map(w -> verdict(file, m));
+    return m.wrap().map(w -> verdict(m, file, remarks(file, m)));
+  }
+
+  /** The same where many are asked: pixels are looked at only where the page has about the size. */
+  Optional<Verdict> ofMany(Inspected file, Measured m) {
+    return m.wrap()
+        .map(
+            w -> {
+              boolean near =
+                  FitCheck.meant(file.facts().pdf(), w)
+                      .sheet()
+                      .isWithin(NEAR, file.facts().pdf().first().media());
+              return verdict(m, file, near ? remarks(file, m) : remarks(file, m, false));
+            });
   }
 
   /** What is found of a file beside a measured edition. */
   List<FileCheck.Remark> remarks(Inspected file, Measured m) {
+    return remarks(file, m, true);
+  }
+
+  private List<FileCheck.Remark> remarks(Inspected file, Measured m, boolean pixels) {
     return FileCheck.of(
         file.facts(),
         wanted(m.wrap().orElseThrow(), m.book(), m.house()),
-        n -> files.inks(file.facts().sha(), n));
+        n -> pixels ? files.inks(file.facts().sha(), n) : Optional.empty());
   }
 
-  private Verdict verdict(Inspected file, Measured m) {
-    List<FileCheck.Remark> remarks = remarks(file, m);
+  private static Verdict verdict(Measured m, Inspected file, List<FileCheck.Remark> remarks) {
     Map<Act, List<FileCheck.Remark>> byAct = new EnumMap<>(Act.class);
     remarks.forEach(r -> byAct.computeIfAbsent(r.finding().act(), a -> new ArrayList<>()).add(r));
     List<Group> groups = new ArrayList<>();

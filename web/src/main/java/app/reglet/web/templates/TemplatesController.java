@@ -3,6 +3,7 @@ package app.reglet.web.templates;
 import app.reglet.core.Refusal;
 import app.reglet.core.check.Finding;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.core.wrap.WrapDocument;
@@ -73,6 +74,7 @@ public class TemplatesController {
                   WrapDrawing.sideBySide(pages, cover.unit()).stream()
                       .map(DrawingSvg::of)
                       .toList());
+              model.addAttribute("insides", BlockPage.of(w));
               model.addAttribute("ppi", cover.edition().getBinding().isInPixels() ? 96 : 300);
             });
     return "templates";
@@ -137,6 +139,26 @@ public class TemplatesController {
     return switch (file) {
       case "pdf" ->
           Downloads.file(stem + ".pdf", MediaType.APPLICATION_PDF, TemplatePdf.make(w, unit, face));
+      case "inside" ->
+          Downloads.file(
+              FileName.stem(cover.book(), w, "template-inside-pages") + ".pdf",
+              MediaType.APPLICATION_PDF,
+              TemplatePdf.inside(w, unit, face));
+      case "inside-svg" -> {
+        BlockPage p = leafOf(w, page);
+        yield Downloads.file(
+            FileName.stem(cover.book(), w, "template-" + p.id()) + ".svg",
+            SVG,
+            Template.svg(p, unit).getBytes(StandardCharsets.UTF_8));
+      }
+      case "inside-png" -> {
+        BlockPage p = leafOf(w, page);
+        int count = ppi(ppi);
+        yield Downloads.file(
+            FileName.stem(cover.book(), w, "template-" + p.id()) + "_" + count + "ppi.png",
+            MediaType.IMAGE_PNG,
+            Template.png(p, unit, count, face));
+      }
       case "svg" -> {
         Wrap p = pageOf(w, page);
         yield Downloads.file(
@@ -188,6 +210,18 @@ public class TemplatesController {
                   bold));
       default -> throw new Gone("There is no template of the kind “" + file + "”.");
     };
+  }
+
+  /**
+   * A page of the inside.
+   *
+   * @throws Gone when there is none
+   */
+  private static BlockPage leafOf(Wrap outside, String id) {
+    return BlockPage.of(outside).stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Gone("There is no page of the inside called “" + id + "”."));
   }
 
   private static Wrap pageOf(Wrap outside, String id) {
