@@ -175,7 +175,7 @@ public class LengthTest {
   @Test
   public void whatIsPrintedInAnyUnitIsReadAgainHoweverItWasTyped() {
     for (String typed :
-        new String[] {"2560 p", "1600 x 2560 p", "7 1/3 in", "0.333 pt", "1/7 in"}) {
+        new String[] {"2560 p", "160 x 2560 p", "7 1/3 in", "0.333 pt", "1/7 in"}) {
       for (Unit unit : Unit.values()) {
         if (typed.contains("x")) {
           Size size = Size.parse(typed, unit);
