@@ -174,8 +174,7 @@ public class LengthTest {
   /** On the way to “2560 px” a slow hand types “2560 p”, which are picas: what is kept is read. */
   @Test
   public void whatIsPrintedInAnyUnitIsReadAgainHoweverItWasTyped() {
-    for (String typed :
-        new String[] {"2560 p", "160 x 2560 p", "7 1/3 in", "0.333 pt", "1/7 in"}) {
+    for (String typed : new String[] {"2560 p", "160 x 2560 p", "7 1/3 in", "0.333 pt", "1/7 in"}) {
       for (Unit unit : Unit.values()) {
         if (typed.contains("x")) {
           Size size = Size.parse(typed, unit);
