@@ -14,6 +14,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -89,7 +90,7 @@ public class InspectTest {
     assertThat(desk.page.locator(".noted[data-note='" + number + "'] text")).hasText(number);
     heavy.hover();
     assertThat(desk.page.locator(".noted[data-note='" + number + "']"))
-        .hasClass(java.util.regex.Pattern.compile("lit"));
+        .hasClass(Pattern.compile("lit"));
     desk.page.locator("#compare").click();
     assertThat(desk.page.locator("#compared-said")).containsText("from the bench, outlined.");
     int outlined = desk.page.locator(".guided .differs").count();
@@ -141,6 +142,42 @@ public class InspectTest {
     assertThat(desk.page.locator("li[data-code=would-fit]"))
         .containsText("It is the right file for 354 pages; the edition has 362.");
     desk.page.close();
+  }
+
+  /** By keys: the page expected is drawn before a file is there, and a file is asked again. */
+  @Test
+  public void anotherEditionIsChosenBeforeAFileIsThereAndAfter() throws Exception {
+    Desk desk = Desk.atBench("Chosen anew", "A blurb.").layout("Ledger");
+    String id = desk.id();
+    Path file = press(desk, id);
+    desk.page.navigate("/inspect");
+    assertThat(desk.page.locator("#inspected")).containsText("Choose a file");
+    choose(desk, id);
+    assertThat(desk.page.locator("#expected .guided")).hasCount(1);
+    assertThat(desk.page.locator("#expected")).containsText("A file for this edition");
+    assertThat(desk.page).hasURL(Pattern.compile(".*/inspect\\?edition=" + id + "$"));
+    desk.page.locator("#file").setInputFiles(file);
+    desk.page
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Inspect file"))
+        .press("Enter");
+    assertThat(desk.page.locator(".verdict")).hasText("Fits");
+    // the same file for another edition, and for all of them
+    choose(desk, "2");
+    assertThat(desk.page.locator(".verdict")).hasText("Does not fit");
+    assertThat(desk.page).hasURL(Pattern.compile(".*/inspect/[0-9a-f]{64}\\?edition=2$"));
+    desk.page.reload();
+    assertThat(desk.page.locator(".verdict")).hasText("Does not fit");
+    choose(desk, id);
+    assertThat(desk.page.locator(".verdict")).hasText("Fits");
+    choose(desk, "");
+    assertThat(desk.page.locator("#told tbody tr").first()).containsText("Chosen anew");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page.close();
+  }
+
+  private static void choose(Desk desk, String edition) {
+    desk.page.locator("#edition").selectOption(edition);
+    Live.settled(desk.page);
   }
 
   /** What was said of the cover before is said of its file after, with the same figures. */

@@ -105,7 +105,7 @@ public final class FileCheck {
       FileFacts file, Wanted wanted, IntFunction<Optional<InkPixels>> inks) {
     FileCheck check = new FileCheck(file, wanted, inks);
     check.whole();
-    if (file.pdfFile()) {
+    if (file.hasPages()) {
       check.traits();
       check.pages();
     }
@@ -171,7 +171,7 @@ public final class FileCheck {
 
   /** Its sizes beside those of the edition; of a picture its pixels. */
   public static List<Compared> compared(FileFacts file, Wrap outside) {
-    if (file.pdfFile()) {
+    if (file.hasPages()) {
       return FitCheck.of(file.pdf(), outside);
     }
     FileFacts.PictureFacts p = file.picture().orElseThrow();
@@ -381,7 +381,8 @@ public final class FileCheck {
         }
       }
     }
-    if (laid.stream().noneMatch(Laid.Words.class::isInstance)) {
+    boolean blank = content.spaces().isEmpty() && content.pictures().isEmpty();
+    if (!blank && laid.stream().noneMatch(Laid.Words.class::isInstance)) {
       remarks.add(new Remark(n, new OfFile.WordsUntold().found(Severity.LOOK)));
     }
     drawn.ifPresent(

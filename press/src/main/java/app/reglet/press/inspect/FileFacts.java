@@ -55,8 +55,8 @@ public record FileFacts(
     return pages.stream().filter(p -> p.number() == number).findFirst();
   }
 
-  /** Whether it is a PDF. */
-  public boolean pdfFile() {
+  /** Whether it is a PDF; a picture has no pages. */
+  public boolean hasPages() {
     return kind.equals("PDF");
   }
 }

@@ -60,7 +60,7 @@ public final class FileReport {
   /** Lines for people. */
   public String text() {
     StringBuilder out = new StringBuilder();
-    if (facts.pdfFile()) {
+    if (facts.hasPages()) {
       PdfFacts pdf = facts.pdf();
       line(out, pdf.pages() + (pdf.pages() == 1 ? " page" : " pages") + ", PDF " + pdf.version());
       for (PdfFacts.NamedBox b : pdf.first().boxes()) {
@@ -114,7 +114,7 @@ public final class FileReport {
   public ObjectNode json() {
     ObjectNode out = JSON.createObjectNode();
     out.put("file", name).put("kind", facts.kind()).put("sha256", facts.sha());
-    if (facts.pdfFile()) {
+    if (facts.hasPages()) {
       out.put("version", facts.pdf().version()).put("pages", facts.pdf().pages());
       ArrayNode boxes = out.putArray("boxes");
       for (PdfFacts.NamedBox b : facts.pdf().first().boxes()) {

@@ -50,7 +50,7 @@ final class WouldFit {
   static List<String> of(FileFacts file, Wrap outside) {
     Wrap wanted = FitCheck.meant(file.pdf(), outside);
     List<String> said = new ArrayList<>();
-    if (!file.pdfFile() || wanted.spec().binding().isInPixels()) {
+    if (!file.hasPages() || wanted.spec().binding().isInPixels()) {
       return said;
     }
     WouldFit in = new WouldFit(file.pdf().first(), wanted);

@@ -28,6 +28,37 @@ public final class GuidedSvg {
    */
   public record Note(int number, Box place, boolean mend) {}
 
+  /** The sheet alone under its guides. */
+  public static String of(Wrap wrap) {
+    Rect sheet = Rect.of(wrap.sheetBox());
+    Svg out = begin(sheet, "The page expected, under its guides");
+    rect(out, "expected", wrap.sheetBox());
+    guides(out, wrap);
+    return out.close("svg").toString();
+  }
+
+  /** Begins a drawing of what is seen, with some air round it. */
+  private static Svg begin(Rect seen, String label) {
+    double air = Math.max(seen.width(), seen.height()) / 60;
+    return new Svg()
+        .open(
+            "svg",
+            "class",
+            "guided",
+            "role",
+            "img",
+            "aria-label",
+            label,
+            "viewBox",
+            Svg.number(seen.x() - air)
+                + " "
+                + Svg.number(seen.y() - air)
+                + " "
+                + Svg.number(seen.width() + 2 * air)
+                + " "
+                + Svg.number(seen.height() + 2 * air));
+  }
+
   /**
    * The drawing.
    *
@@ -46,26 +77,8 @@ public final class GuidedSvg {
     double top = Math.min(0, at.y());
     double right = Math.max(w, at.right());
     double bottom = Math.max(h, at.bottom());
-    double air = Math.max(right - left, bottom - top) / 60;
-    Svg out =
-        new Svg()
-            .open(
-                "svg",
-                "class",
-                "guided",
-                "role",
-                "img",
-                "aria-label",
-                label,
-                "viewBox",
-                Svg.number(left - air)
-                    + " "
-                    + Svg.number(top - air)
-                    + " "
-                    + Svg.number(right - left + 2 * air)
-                    + " "
-                    + Svg.number(bottom - top + 2 * air));
-    rect(out, "expected", 0, 0, w, h);
+    Svg out = begin(new Rect(left, top, right - left, bottom - top), label);
+    rect(out, "expected", wrap.sheetBox());
     out.empty(
         "image",
         "href",

@@ -1,8 +1,11 @@
 package app.reglet.press.inspect;
 
 import app.reglet.core.book.Binding;
+import app.reglet.core.book.Book;
+import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
+import app.reglet.core.carry.Carry;
 import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -11,12 +14,14 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.Tool;
 import app.reglet.press.colour.OutputCondition;
+import app.reglet.press.compose.Composer;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.pdf.PressFiles;
 import java.awt.Color;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -25,9 +30,18 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.Supplier;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.multipdf.LayerUtility;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+import org.apache.pdfbox.util.Matrix;
 
 /**
  * Covers made by other tools than ours, good ones and ones spoiled in a named way: cairo (by
@@ -36,6 +50,9 @@ import javax.imageio.ImageIO;
 final class Corpus {
   /** A sheet for a house that takes plain PDFs in sRGB. */
   static final Wrap PLAIN = wrap("whimbrel-digital", 320);
+
+  /** The jacket of a house that makes cases too. */
+  static final Wrap JACKET = hard(Binding.DUST_JACKET, 240);
 
   /** A sheet for a house that takes PDF/X-1a in inks, and wants the barcode in the art. */
   static final Wrap INKS = wrap("gannet-and-gauge", 320);
@@ -77,6 +94,13 @@ final class Corpus {
             "black",
             PageTurn.LTR),
         Specimen.house(house));
+  }
+
+  private static Wrap hard(Binding binding, int pages) {
+    return Measuring.measure(
+        Specification.of(
+            binding, Size.parse("6 x 9", Unit.IN), pages, "white", "black", PageTurn.LTR),
+        Specimen.house("dunlin-casebinders"));
   }
 
   private static Path directory() {
@@ -377,27 +401,82 @@ final class Corpus {
   }
 
   private static byte[] ours(Standard standard, int pages) {
+    return ours(standard, pages, Specimen.BOOK);
+  }
+
+  private static byte[] ours(Standard standard, int pages, Book book) {
     Golden golden =
         Golden.all().stream().filter(g -> g.name().equals("ledger")).findFirst().orElseThrow();
     Wrap at = wrap("gannet-and-gauge", pages);
     var art =
-        new app.reglet.press.compose.Composer(Specimen.TYPEFACES)
+        new Composer(Specimen.TYPEFACES)
             .compose(
-                new app.reglet.core.carry.Carry(
-                        golden.book(), sha -> java.util.OptionalDouble.empty())
+                new Carry(book, sha -> OptionalDouble.empty())
                     .of(golden.design(), golden.wrap(), at),
                 at,
-                golden.book(),
-                sha -> java.util.Optional.empty());
+                book,
+                sha -> Optional.empty());
     return read(PressFiles.make(art, PressFiles.making(PressFiles.rules(standard, 300))));
   }
 
+  /** Another book's barcode on the same cover. */
+  private static Book other() {
+    Book b = Specimen.BOOK;
+    return new Book(
+        b.title(),
+        b.subtitle(),
+        b.author(),
+        b.imprint(),
+        b.blurb(),
+        Optional.of(Isbn.parse("9781402894626")),
+        b.price());
+  }
+
+  /** The page's left part on its right, and the right one on its left. */
+  private static byte[] exchanged(byte[] pdf) {
+    try (PDDocument in = Loader.loadPDF(pdf);
+        PDDocument out = new PDDocument()) {
+      PDPage from = in.getPage(0);
+      PDPage page = new PDPage(from.getMediaBox());
+      out.addPage(page);
+      PDFormXObject form = new LayerUtility(out).importPageAsForm(in, 0);
+      float w = from.getMediaBox().getWidth();
+      try (PDPageContentStream c = new PDPageContentStream(out, page)) {
+        for (int side : new int[] {-1, 1}) {
+          c.saveGraphicsState();
+          c.addRect(side < 0 ? 0 : w / 2, 0, w / 2, 700);
+          c.clip();
+          c.transform(Matrix.getTranslateInstance(side * w / 2, 0));
+          c.drawForm(form);
+          c.restoreGraphicsState();
+        }
+      }
+      ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+      out.save(bytes);
+      return bytes.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   private static byte[] inks(String resources, String content, boolean intent) {
+    return inks(resources, content, "FOGRA39", intent ? OutputCondition.COATED : null);
+  }
+
+  /**
+   * By hand: a cover in inks.
+   *
+   * @param condition that it is made for; null for none said
+   */
+  private static byte[] inks(
+      String resources, String content, String registered, OutputCondition condition) {
     HandPdf pdf = new HandPdf();
-    if (intent) {
-      int icc = pdf.stream("/N 4", OutputCondition.COATED.condition().profile().bytes());
+    if (condition != null) {
+      int icc = pdf.stream("/N 4", condition.profile().bytes());
       pdf.catalog(
-          "/OutputIntents [<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier (FOGRA39) /DestOutputProfile "
+          "/OutputIntents [<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier ("
+              + registered
+              + ") /DestOutputProfile "
               + icc
               + " 0 R >>]");
     }
@@ -547,6 +626,18 @@ final class Corpus {
                 W, H, "\nc.showPage(); c.setFont('Spectral',20); c.drawString(540,460,'More')\n"));
     inks(all, "ours: for 312 pages", "would-fit", () -> ours(Standard.X1A, 312));
     inks(all, "ours: for 400 pages", "would-fit", () -> ours(Standard.X1A, 400));
+    inks(
+        all,
+        "PDFBox: ours, front and back exchanged",
+        "would-fit",
+        () -> exchanged(ours(Standard.X1A, 320)));
+    Size boards = hard(Binding.CASE_LAMINATE, 240).sheet();
+    all.add(
+        new Item(
+            "ReportLab: the case, for the jacket",
+            JACKET,
+            "would-fit",
+            () -> reportlab(boards.width().toPoints(), boards.height().toPoints(), "")));
   }
 
   private static void carried(List<Item> all) {
@@ -685,6 +776,13 @@ final class Corpus {
                     "/Times-Roman findfont 4 scalefont setfont 540 300 moveto (tiny tiny type) show\n")));
     plain(
         all,
+        "MuPDF: type of 4 pt close below a line of 11 pt",
+        "type-small",
+        () ->
+            mupdf(
+                "BT /F 11 Tf 540 300 Td (A line that is large enough) Tj /F 4 Tf 0 -8 Td (and one that is not) Tj ET\n"));
+    plain(
+        all,
         "cairo: white at the bleed",
         "edge-white",
         () ->
@@ -746,6 +844,16 @@ final class Corpus {
         () -> cairo(svg(INKS.sheet().width().toPoints(), H, GROUND, WORDS, "")));
     inks(all, "ours: PDF/X-4 where X-1a is taken", "standard-unkept", () -> ours(Standard.X4, 320));
     inks(all, "by hand: no barcode", "barcode-unread", () -> inks("", "", true));
+    inks(
+        all,
+        "by hand: for another printing condition",
+        "condition-other",
+        () -> inks("", "", "FOGRA29", OutputCondition.UNCOATED));
+    inks(
+        all,
+        "ours: with another book’s barcode",
+        "barcode-other",
+        () -> ours(Standard.X1A, 320, other()));
     plain(
         all,
         "ghostscript: inks where sRGB is taken",

@@ -51,7 +51,7 @@ class PartFiles implements JobMaker {
    * @param colours {@code rgb}, or a printing condition's short name
    */
   record Wanted(String part, String format, String size, String colours) {
-    boolean pdfFile() {
+    boolean isPdf() {
       return format.equals("pdf");
     }
 
@@ -95,11 +95,11 @@ class PartFiles implements JobMaker {
    */
   Order order(Cover cover, Wanted wanted) {
     PartPicture picture =
-        PartPicture.of(cover, wanted.part(), wanted.pdfFile() ? "72 ppi" : wanted.size());
-    String ending = wanted.pdfFile() ? "pdf" : wanted.kind().ending();
+        PartPicture.of(cover, wanted.part(), wanted.isPdf() ? "72 ppi" : wanted.size());
+    String ending = wanted.isPdf() ? "pdf" : wanted.kind().ending();
     String profile = "";
     if (wanted.isInks()) {
-      if (!wanted.pdfFile() && wanted.kind() == FlatPicture.Format.PNG) {
+      if (!wanted.isPdf() && wanted.kind() == FlatPicture.Format.PNG) {
         throw new Refusal(
             "colours",
             "In the inks of a press a picture is made as a TIFF, JPEG or PDF: choose one, or RGB.");
@@ -108,7 +108,7 @@ class PartFiles implements JobMaker {
     }
     String name =
         FileName.stem(cover.book(), cover.sheet(), picture.name())
-            + (wanted.pdfFile() ? "" : "_" + picture.width() + "px")
+            + (wanted.isPdf() ? "" : "_" + picture.width() + "px")
             + (wanted.isInks() ? "_" + wanted.colours() : "")
             + "_r"
             + cover.edition().getRevision()
@@ -133,8 +133,8 @@ class PartFiles implements JobMaker {
     }
     Artwork art = cover.art().orElseThrow();
     PartPicture picture =
-        PartPicture.of(cover, wanted.part(), wanted.pdfFile() ? "72 ppi" : wanted.size());
-    if (wanted.pdfFile()) {
+        PartPicture.of(cover, wanted.part(), wanted.isPdf() ? "72 ppi" : wanted.size());
+    if (wanted.isPdf()) {
       PressFile.writePart(
           art,
           picture.box(),

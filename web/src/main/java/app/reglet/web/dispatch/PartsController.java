@@ -48,7 +48,7 @@ public class PartsController {
     Downloads.begin(
         response,
         job.getName(),
-        MediaType.parseMediaType(wanted.pdfFile() ? "application/pdf" : wanted.kind().type()),
+        MediaType.parseMediaType(wanted.isPdf() ? "application/pdf" : wanted.kind().type()),
         Files.size(file));
     Files.copy(file, response.getOutputStream());
   }

@@ -7,11 +7,9 @@ import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.FileFacts;
-import app.reglet.press.inspect.FitCheck;
-import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.PrintedSheet;
-import app.reglet.press.svg.FitSvg;
+import app.reglet.press.svg.GuidedSvg;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.inspect.InspectedFiles.Inspected;
 import app.reglet.web.jobs.Drawing;
@@ -98,15 +96,39 @@ public class InspectController {
     return new Choice(e.getId(), String.join(", ", parts));
   }
 
+  /**
+   * The page, or what changes on it when another edition is chosen.
+   *
+   * @param sha the file that is there already, empty for none
+   */
   @GetMapping("/inspect")
   String page(
       @RequestParam(required = false) Long edition,
+      @RequestParam(defaultValue = "") String sha,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
+      HttpServletResponse response,
       Model model) {
     fill(edition, model);
-    expected(edition, viewer, Optional.empty(), model);
-    return htmx != null ? "inspect :: expected" : "inspect";
+    expected(edition, viewer, model);
+    if (!sha.isEmpty()) {
+      report(files.get(sha), edition, viewer, 1, View.ALL.get(0).id(), model);
+    }
+    return answer(sha, edition, htmx, response);
+  }
+
+  /** The page whole, or its changing part with the address that shows it again. */
+  private static String answer(
+      String sha, Long edition, String htmx, HttpServletResponse response) {
+    if (htmx == null) {
+      return "inspect";
+    }
+    response.setHeader(
+        "HX-Push-Url",
+        "/inspect"
+            + (sha.isEmpty() ? "" : "/" + sha)
+            + (edition == null ? "" : "?edition=" + edition));
+    return "inspect :: inspected";
   }
 
   private void fill(Long edition, Model model) {
@@ -126,30 +148,27 @@ public class InspectController {
   /** A page: its name, its drawing, its size. */
   public record Drawn(String name, String svg, String size) {}
 
-  private void expected(Long edition, Viewer viewer, Optional<PdfFacts> file, Model model) {
+  private void expected(Long edition, Viewer viewer, Model model) {
     model.addAttribute("expected", null);
     if (edition == null) {
       return;
     }
     Measured m = covers.measured(covers.edition(edition), viewer);
-    if (m.wrap().isEmpty()) {
-      return;
-    }
-    Wrap outside = m.wrap().get();
-    List<Wrap> pages =
-        file.map(f -> List.of(FitCheck.meant(f, outside))).orElse(FilePages.of(outside));
-    model.addAttribute(
-        "expected",
-        new Expected(
-            pages.stream()
-                .map(
-                    p ->
-                        new Drawn(
-                            p.page().title(),
-                            FitSvg.of(p, file.map(PdfFacts::first)),
-                            p.sheet().print(m.unit())))
-                .toList(),
-            figures(outside, m)));
+    m.wrap()
+        .ifPresent(
+            w ->
+                model.addAttribute(
+                    "expected",
+                    new Expected(
+                        FilePages.of(w).stream()
+                            .map(
+                                p ->
+                                    new Drawn(
+                                        p.page().title(),
+                                        GuidedSvg.of(p),
+                                        p.sheet().print(m.unit())))
+                            .toList(),
+                        figures(w, m))));
   }
 
   private static Map<String, String> figures(Wrap outside, Measured m) {
@@ -184,19 +203,15 @@ public class InspectController {
       Model model)
       throws IOException {
     fill(edition, model);
-    expected(edition, viewer, Optional.empty(), model);
+    expected(edition, viewer, model);
     try (Uploads.Upload upload = uploads.take(file)) {
       Inspected inspected = files.take(upload);
-      report(inspected, edition, viewer, 1, "seen", model);
-      if (htmx != null) {
-        response.setHeader(
-            "HX-Push-Url",
-            "/inspect/" + inspected.facts().sha() + (edition == null ? "" : "?edition=" + edition));
-      }
+      report(inspected, edition, viewer, 1, View.ALL.get(0).id(), model);
+      return answer(inspected.facts().sha(), edition, htmx, response);
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
+      return answer("", edition, htmx, response);
     }
-    return htmx != null ? "inspect :: inspected" : "inspect";
   }
 
   /** A file that was inspected, for any edition. */
@@ -210,7 +225,7 @@ public class InspectController {
       Viewer viewer,
       Model model) {
     fill(edition, model);
-    expected(edition, viewer, Optional.empty(), model);
+    expected(edition, viewer, model);
     report(files.get(sha), edition, viewer, page, view, model);
     return htmx != null ? "inspect :: inspected" : "inspect";
   }
@@ -248,7 +263,7 @@ public class InspectController {
     model.addAttribute("page", shown);
     model.addAttribute("pages", drawn(facts));
     model.addAttribute("view", chosen);
-    model.addAttribute("views", facts.pdfFile() ? View.ALL : List.of(View.ALL.get(0)));
+    model.addAttribute("views", facts.hasPages() ? View.ALL : List.of(View.ALL.get(0)));
     model.addAttribute("content", facts.page(shown).orElse(null));
     model.addAttribute("coverage", inspections.coverage(facts.sha(), shown).orElse(null));
     model.addAttribute(

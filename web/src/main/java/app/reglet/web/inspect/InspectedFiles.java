@@ -14,6 +14,7 @@ import app.reglet.web.titles.Latest;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
@@ -41,7 +42,7 @@ class InspectedFiles {
   private final ReadingRoom reading;
   private final Uploads uploads;
   private final Room room;
-  private final Latest<InkPixels> inks = new Latest<>(INKS_KEPT);
+  private final Latest<Optional<InkPixels>> inks = new Latest<>(INKS_KEPT);
 
   InspectedFiles(DataDirectory data, ReadingRoom reading, Uploads uploads, Room room) {
     this.room = room;
@@ -58,7 +59,7 @@ class InspectedFiles {
   public record Inspected(String name, FileFacts facts) {}
 
   /**
-   * Reads a file, unless the same was read of late.
+   * Reads a file and keeps what is found; of the same brought again what was found now.
    *
    * @throws Refusal when it can't be read
    */
@@ -92,15 +93,25 @@ class InspectedFiles {
    * @throws Gone when it is not here any more
    */
   Inspected get(String sha) {
+    return read(place(sha).resolve(FACTS), Files::readString)
+        .map(json -> JSON.readValue(json, Inspected.class))
+        .orElseThrow(() -> new Gone("This file is not here any more: inspect it again."));
+  }
+
+  /** How a file is read. */
+  private interface Reading<T> {
+    T of(Path file) throws IOException;
+  }
+
+  /** What is in a file that may be taken away at any moment; nothing when it was. */
+  private static <T> Optional<T> read(Path file, Reading<T> how) {
     try {
-      Path at = place(sha).resolve(FACTS);
-      if (Files.exists(at)) {
-        return JSON.readValue(Files.readString(at), Inspected.class);
-      }
+      return Optional.of(how.of(file));
+    } catch (NoSuchFileException gone) {
+      return Optional.empty();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    throw new Gone("This file is not here any more: inspect it again.");
   }
 
   private Path place(String sha) {
@@ -112,30 +123,15 @@ class InspectedFiles {
 
   /** What a page looks like; empty where it was not drawn. */
   Optional<byte[]> seen(String sha, int page) {
-    Path at = PageLook.seen(place(sha), page);
-    try {
-      return Files.exists(at) ? Optional.of(Files.readAllBytes(at)) : Optional.empty();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return read(PageLook.seen(place(sha), page), Files::readAllBytes);
   }
 
   /** The inks of a page; empty where they were not drawn. */
   Optional<InkPixels> inks(String sha, int page) {
     Path at = PageLook.inks(place(sha), page);
-    if (!Files.exists(at)) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        inks.computeIfAbsent(
-            sha + page,
-            k -> {
-              try {
-                return PlateFile.read(at);
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            }));
+    return Files.exists(at)
+        ? inks.computeIfAbsent(sha + " " + page, k -> read(at, PlateFile::read))
+        : Optional.empty();
   }
 
   /**
@@ -148,15 +144,12 @@ class InspectedFiles {
   /** Those that are here, the latest first. */
   List<Named> latest() {
     return directories().stream()
-        .map(
-            p -> {
-              try {
-                String[] said = Files.readString(p.resolve(NAME)).split("\n", 2);
-                return new Named(p.getFileName().toString(), said[0], said[1]);
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            })
+        .flatMap(
+            p ->
+                read(p.resolve(NAME), Files::readString)
+                    .map(said -> said.split("\n", 2))
+                    .map(said -> new Named(p.getFileName().toString(), said[0], said[1]))
+                    .stream())
         .toList();
   }
 

@@ -192,7 +192,7 @@ class Inspections {
 
   /** A page laid on the one that it should be; a picture fills it. */
   static Registered registered(FileFacts facts, Wrap meant, int page) {
-    if (!facts.pdfFile()) {
+    if (!facts.hasPages()) {
       Rect all = new Rect(0, 0, meant.sheet().width().toMm(), meant.sheet().height().toMm());
       return new Registered(meant, all, all);
     }

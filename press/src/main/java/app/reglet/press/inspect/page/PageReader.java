@@ -4,11 +4,9 @@ import app.reglet.core.Refusal;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageContent.ThinLine;
-import app.reglet.press.inspect.page.PageContent.WordRun;
 import app.reglet.press.reading.Budget;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
-import java.awt.geom.Path2D;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
@@ -27,7 +25,6 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDVectorFont;
 import org.apache.pdfbox.pdmodel.graphics.blend.BlendMode;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
@@ -45,7 +42,7 @@ import org.apache.pdfbox.util.Vector;
 
 /** Follows the operators of a page (ISO 32000-1, 8 and 9) and notes what they lay where. */
 final class PageReader extends PDFGraphicsStreamEngine {
-  private static final double MM_PER_POINT = 25.4 / 72;
+  static final double MM_PER_POINT = 25.4 / 72;
 
   /** A line thinner than this is noted, points. */
   private static final double THIN = 0.5;
@@ -53,26 +50,20 @@ final class PageReader extends PDFGraphicsStreamEngine {
   /** What is filled and so much longer than thick is a line. */
   private static final double LONG = 8;
 
-  private static final int MOST_RUNS = 5000;
   private static final int MOST_PICTURES = 5000;
-  private static final int LONGEST_TEXT = 2000;
 
   private final Budget budget;
   private final AffineTransform sheet;
   private final double unit;
   private final GeneralPath path = new GeneralPath();
   private final List<PlacedPicture> pictures = new ArrayList<>();
-  private final List<WordRun> words = new ArrayList<>();
+  private final LetterRuns letters = new LetterRuns();
   private final List<ThinLine> lines = new ArrayList<>();
   private final Set<String> spaces = new TreeSet<>();
   private final Set<String> spots = new TreeSet<>();
   private final Set<String> shownThrough = new TreeSet<>();
   private boolean overprints;
   private boolean damaged;
-  private Run run;
-
-  /** What the stretch under way reads as (14.9.4); null where glyphs say it themselves. */
-  private String actual;
 
   private PageReader(PDPage page, Budget budget) {
     super(page);
@@ -120,14 +111,13 @@ final class PageReader extends PDFGraphicsStreamEngine {
       }
       cut = "its drawing breaks off in a part that is damaged";
     }
-    reader.end();
     COSArray notes = page.getCOSObject().getCOSArray(COSName.ANNOTS);
     List<ThinLine> thinnest = new ArrayList<>(reader.lines);
     thinnest.sort(Comparator.comparingDouble(ThinLine::points));
     return new PageContent(
         number,
         List.copyOf(reader.pictures),
-        List.copyOf(reader.words),
+        reader.letters.all(),
         List.copyOf(thinnest.subList(0, Math.min(PageContent.MOST_LINES, thinnest.size()))),
         List.copyOf(reader.spaces),
         List.copyOf(reader.spots),
@@ -215,13 +205,13 @@ final class PageReader extends PDFGraphicsStreamEngine {
   @Override
   public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
     if (properties != null && properties.getString(COSName.ACTUAL_TEXT) != null) {
-      actual = properties.getString(COSName.ACTUAL_TEXT);
+      letters.says(properties.getString(COSName.ACTUAL_TEXT));
     }
   }
 
   @Override
   public void endMarkedContentSequence() {
-    actual = null;
+    letters.says(null);
   }
 
   // --- pictures ---
@@ -279,31 +269,11 @@ final class PageReader extends PDFGraphicsStreamEngine {
         : java.util.Optional.of(rect(sheet.createTransformedShape(in).getBounds2D()));
   }
 
-  private static Rect rect(Rectangle2D r) {
+  static Rect rect(Rectangle2D r) {
     return new Rect(r.getX(), r.getY(), r.getWidth(), r.getHeight());
   }
 
   // --- letters ---
-
-  /** A run under way. */
-  private static final class Run {
-    final StringBuilder text = new StringBuilder();
-    final PDFont font;
-    final double size;
-    final int angle;
-    final List<Integer> inks;
-    final int rgb;
-    Rectangle2D ink;
-    Point2D next;
-
-    Run(PDFont font, double size, int angle, List<Integer> inks, int rgb) {
-      this.font = font;
-      this.size = size;
-      this.angle = angle;
-      this.inks = inks;
-      this.rgb = rgb;
-    }
-  }
 
   @Override
   protected void showGlyph(Matrix at, PDFont font, int code, Vector displacement)
@@ -320,90 +290,13 @@ final class PageReader extends PDFGraphicsStreamEngine {
       painted(
           getGraphicsState().getStrokingColorSpace(), getGraphicsState().getAlphaConstant(), true);
     }
-    AffineTransform t = new AffineTransform(sheet);
-    t.concatenate(at.createAffineTransform());
-    double size = Math.hypot(t.getShearX(), t.getScaleY()) / MM_PER_POINT;
-    int angle = (int) Math.round(Math.toDegrees(Math.atan2(t.getShearY(), t.getScaleX())));
-    Point2D start = t.transform(new Point2D.Double(0, 0), null);
     PDColor colour =
         mode.isFill()
             ? getGraphicsState().getNonStrokingColor()
             : getGraphicsState().getStrokingColor();
-    List<Integer> inks = inks(colour);
-    int rgb = rgb(colour);
-    if (run == null
-        || run.font != font
-        || Math.abs(run.size - size) > 0.02 * size
-        || run.angle != angle
-        || run.rgb != rgb
-        || start.distance(run.next) > 0.75 * size * MM_PER_POINT) {
-      end();
-      run = new Run(font, size, angle, inks, rgb);
-    }
-    String letter = actual == null ? font.toUnicode(code) : actual;
-    actual = actual == null ? null : ""; // of several glyphs the first says it
-    if (run.text.length() < LONGEST_TEXT) {
-      run.text.append(letter == null ? "\ufffd" : letter);
-    }
-    outline(font, code, t)
-        .ifPresent(box -> run.ink = run.ink == null ? box : run.ink.createUnion(box));
-    run.next = t.transform(new Point2D.Double(displacement.getX(), displacement.getY()), null);
-  }
-
-  private static java.util.Optional<Rectangle2D> outline(PDFont font, int code, AffineTransform t)
-      throws IOException {
-    if (!(font instanceof PDVectorFont vector)) {
-      return java.util.Optional.empty();
-    }
-    Path2D outline = vector.getNormalizedPath(code);
-    if (outline == null || outline.getBounds2D().isEmpty()) {
-      return java.util.Optional.empty();
-    }
-    AffineTransform whole = new AffineTransform(t);
-    whole.concatenate(font.getFontMatrix().createAffineTransform());
-    return java.util.Optional.of(outline.createTransformedShape(whole).getBounds2D());
-  }
-
-  private static List<Integer> inks(PDColor colour) throws IOException {
-    PDColorSpace space = colour.getColorSpace();
-    boolean screen =
-        space.getNumberOfComponents() == 3 && !(space instanceof PDDeviceN)
-            || colour.isPattern()
-            || space instanceof PDIndexed;
-    if (screen) {
-      return List.of();
-    }
-    float[] of = Inks.of(space, rgb -> 0).of(colour.getComponents());
-    List<Integer> out = new ArrayList<>();
-    for (int i = 0; i < 4; i++) {
-      out.add(Math.round(100 * of[i]));
-    }
-    return out;
-  }
-
-  private static int rgb(PDColor colour) throws IOException {
-    return colour.isPattern() ? 0x808080 : colour.toRGB() & 0xffffff;
-  }
-
-  /** Keeps the run under way. */
-  private void end() {
-    if (run != null && run.ink != null && words.size() < MOST_RUNS) {
-      words.add(
-          new WordRun(
-              run.text.toString(),
-              name(run.font),
-              run.size,
-              rect(run.ink),
-              run.angle,
-              run.inks,
-              run.rgb));
-    }
-    run = null;
-  }
-
-  private static String name(PDFont font) {
-    String name = font.getName() == null ? "(unnamed)" : font.getName();
-    return name.matches("[A-Z]{6}\\+.*") ? name.substring(7) : name;
+    AffineTransform toSheet = new AffineTransform(sheet);
+    toSheet.concatenate(at.createAffineTransform());
+    letters.add(toSheet, font, code, displacement, colour);
   }
 
   // --- lines and areas ---
