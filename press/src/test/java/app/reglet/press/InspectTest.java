@@ -2,6 +2,7 @@ package app.reglet.press;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
@@ -11,17 +12,22 @@ import app.reglet.core.book.ToldSpine;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
+import app.reglet.core.wrap.BlockPage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.inspect.BlockFacts;
 import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.BlockFitText;
+import app.reglet.press.inspect.BlockGutter;
 import app.reglet.press.inspect.Compared;
 import app.reglet.press.inspect.ComparedText;
 import app.reglet.press.inspect.FitCheck;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -253,7 +259,69 @@ public class InspectTest {
   public void aBookBlockOfMixedSizesNamesThePages() throws Exception {
     BlockFit mixed = fit(block(6, 9, 6, 9, 8.5, 11, 6, 9), "6 x 9");
     assertThat(mixed.verdict()).isEqualTo(BlockFit.Verdict.MIXED);
-    assertThat(BlockFitText.of(mixed, Unit.IN)).contains("otherwise is page 3");
+    assertThat(BlockFitText.of(mixed, Unit.IN))
+        .contains("page 1 is 6 × 9 in, but page 3 is 8.5 × 11 in.");
+  }
+
+  /** Words two inches wide, from so far of the page's left edge, inches; nothing for none. */
+  private static byte[] written(double... lefts) throws Exception {
+    try (PDDocument d = new PDDocument()) {
+      for (double left : lefts) {
+        PDPage p = new PDPage(new PDRectangle(432, 648));
+        d.addPage(p);
+        try (PDPageContentStream c = new PDPageContentStream(d, p)) {
+          if (left > 0) {
+            c.beginText();
+            c.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 12);
+            c.newLineAtOffset((float) left * 72, 300);
+            c.showText("HHHHHHHHHHHHHHHH");
+            c.endText();
+          } else {
+            c.setNonStrokingColor(0f); // a state is no paint
+          }
+        }
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return out.toByteArray();
+    }
+  }
+
+  private static BlockFacts block(byte[] file) {
+    return BlockFacts.read(FileBytes.of(file), Budget.forFile(file.length));
+  }
+
+  @Test
+  public void blankPagesAreCountedFromTheLastOnAndOneInTheMiddleIsNone() throws Exception {
+    assertThat(block(written(1, 0, 1, 0, 0)).blankAtEnd()).isEqualTo(2);
+    assertThat(block(written(1, 0, 1)).blankAtEnd()).isZero();
+    assertThat(block(written(0, 0)).blankAtEnd()).as("one page is left").isEqualTo(1);
+  }
+
+  /** Page 1 lies on the right, its spine at its left; in a mirror book it is the other way. */
+  @Test
+  public void wordsNearTheSpineAreFoundOnTheSideThatIsBound() throws Exception {
+    Wrap outside = Specimen.wrap(320);
+    double wanted = BlockPage.of(outside).get(0).gutter().in(Unit.IN, 6).doubleValue();
+    // an H of the font begins 0.077 of its size inside its advance (Helvetica's metrics)
+    double bearing = 0.077 * 12 / 72;
+    double far = wanted + 0.02;
+    BlockFacts near = block(written(1, 1, 0.3, 1, 1, 1));
+    BlockGutter gutter = BlockGutter.of(near, outside).orElseThrow();
+    assertThat(gutter.page()).isEqualTo(3);
+    assertThat(gutter.nearer()).isEqualTo(1);
+    assertThat(gutter.looked()).isEqualTo(6);
+    assertThat(gutter.nearest().in(Unit.IN, 3).doubleValue())
+        .isCloseTo(0.3 + bearing, within(0.002));
+    assertThat(BlockFitText.of(gutter, Unit.IN))
+        .contains("Words on page 3 come as near as 0.31")
+        .contains("a book so thick wants " + BlockPage.of(outside).get(0).gutter().brief(Unit.IN))
+        .contains("Of 6 pages that were looked at, 1 is nearer");
+    // the same words at the outer side of a left-hand page are none of its business
+    assertThat(BlockGutter.of(block(written(far, 0.1, far)), outside)).isEmpty();
+    Wrap mirror = Measuring.measure(outside.spec().withTurn(PageTurn.RTL), outside.house());
+    assertThat(BlockGutter.of(near, mirror)).isEmpty();
+    assertThat(BlockGutter.of(block(written(1, 0.1, 1)), mirror).orElseThrow().page()).isEqualTo(2);
   }
 
   @Test

@@ -9,16 +9,16 @@ import java.util.stream.Stream;
 public enum Act {
   FACTS(
       "Settle the facts",
-      "trim-not-offered pages-not-offered no-flap flap-not-offered inside-not-offered fact-empty fact-unknown title-other count-provisional inside-bare isbn-taken"),
+      "trim-not-offered pages-not-offered no-flap flap-not-offered inside-not-offered fact-empty fact-unknown title-other count-provisional inside-bare isbn-taken isbn-shared"),
   PLACE(
       "Move or resize",
       "words-outside-safe words-across-fold words-overflow bleed-not-reached on-glue off-middle edges-apart edge-on-fold border-near-trim"),
-  PIECES("Show or take off", "piece-hidden piece-off-sheet words-none"),
+  PIECES("Show or take off", "piece-hidden piece-locked piece-off-sheet words-none"),
   TYPE(
       "Set the words anew",
-      "spine-type-not-allowed spine-type-too-big spine-type-too-small type-small type-in-rich-black glyph-missing families-many forms-lacking title-faint fonts-missing"),
+      "spine-type-not-allowed spine-type-too-big spine-type-too-small spine-type-other-way type-small type-in-rich-black glyph-missing families-many forms-lacking title-faint fonts-missing"),
   COLOUR("Change colours and lines", "words-faint line-thin pale-edge"),
-  PICTURE("See to the pictures", "picture-too-coarse picture-soft picture-fine"),
+  PICTURE("See to the pictures", "picture-too-coarse picture-soft picture-fine picture-artefacts"),
   RIGHTS("Clear the rights", "licence-not-for-goods credit-unsaid credit-not-placed"),
   BARCODE(
       "See to the barcode",
@@ -28,7 +28,7 @@ public enum Act {
       "sheet-size trim-box page-count inside-size pixels would-fit edge-white spine-off-middle"),
   FILE(
       "Save the file otherwise",
-      "fonts kind-other file-large file-locked standard-unkept colours-of-screen colours-in-inks condition-missing condition-other ink-heavy shows-through inks-beside overprints carries-notes carries-layers carries-form carries-scripts carries-files words-untold drawing-broken");
+      "fonts kind-other file-large file-locked standard-unkept colours-of-screen colours-in-inks condition-missing condition-other ink-heavy shows-through inks-beside overprints carries-notes carries-layers carries-form carries-scripts carries-files carries-marks words-untold drawing-broken");
 
   private static final Map<String, Act> BY_CODE =
       Stream.of(values())

@@ -66,6 +66,16 @@ public enum Binding {
     return has.contains(what);
   }
 
+  /**
+   * Whether books of two bindings are one product form, a paperback, a hardback or an ebook: forms
+   * have an ISBN each (ISBN Users' Manual of the International ISBN Agency, from memory). A jacket
+   * and a case may be of one hardback, a paperback may have flaps at one printer and none at
+   * another.
+   */
+  public boolean isOneFormWith(Binding other) {
+    return isInPixels() == other.isInPixels() && has(Has.BOARDS) == other.has(Has.BOARDS);
+  }
+
   /** Whether its measures depend on a page count and a paper. */
   public boolean hasPages() {
     return has(Has.PAGES);

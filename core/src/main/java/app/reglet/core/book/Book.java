@@ -88,6 +88,11 @@ public record Book(
     return new Book(title, subtitle, author, imprint, blurb, isbn, price, further, other);
   }
 
+  /** The same of an edition with this ISBN. */
+  public Book with(Optional<Isbn> of) {
+    return new Book(title, subtitle, author, imprint, blurb, of, price, further, pictures);
+  }
+
   /** The credit lines that are owed, each once. */
   public String credits() {
     return pictures.stream()

@@ -86,7 +86,8 @@ public record Carry(Book book, Proportions proportions) {
     }
     Box box = new Fitting(sheets, piece, was.get()).box(hung.get().on(sheets.to()).orElseThrow());
     Piece laid = piece.withAnchors(hung.get().placed(sheets.to(), box));
-    return new Resetting(sheets).of(laid, home.orElse(null));
+    Piece set = new Resetting(sheets).of(laid, home.orElse(null));
+    return new SpineWay(sheets).of(set, home.orElse(null));
   }
 
   private static boolean hasWords(Content content) {

@@ -39,6 +39,8 @@ public record Fate(
     RECROPPED,
     /** Its picture is seen in a mirror. */
     MIRRORED,
+    /** Its lines run the other way, as spines are read there. */
+    TURNED,
     /** It says other words. */
     REWORDED,
     /** On another panel. */

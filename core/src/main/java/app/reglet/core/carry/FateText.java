@@ -71,6 +71,10 @@ public record FateText(Wrap to, Unit unit) {
     if (fate.is(Fate.Change.MIRRORED)) {
       parts.add("mirrored with the sheet: see that nothing in it is read or known");
     }
+    if (fate.is(Fate.Change.TURNED)) {
+      parts.add(
+          "runs from " + to.rules().spineType().direction().words() + ", as spines are read there");
+    }
     if (fate.is(Fate.Change.REWORDED)) {
       parts.add("says a part of what it said");
     }
@@ -158,6 +162,7 @@ public record FateText(Wrap to, Unit unit) {
     count(report, Fate.Change.RESET, "set anew", parts);
     count(report, Fate.Change.RECROPPED, "cut anew", parts);
     count(report, Fate.Change.MIRRORED, "mirrored", parts);
+    count(report, Fate.Change.TURNED, "running the other way", parts);
     count(report, Fate.Change.ADDED, "new", parts);
     count(report, Fate.Change.SET_ASIDE, "set aside", parts);
     long unfit = report.count(Fate.Change.UNFIT) + report.found().size();

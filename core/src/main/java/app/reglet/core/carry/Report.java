@@ -137,6 +137,11 @@ public record Report(List<Fate> fates, List<Finding> found, boolean mirrored) {
     }
     if (was.content() instanceof Words a
         && is.content() instanceof Words b
+        && a.setting().direction() != b.setting().direction()) {
+      changes.add(Fate.Change.TURNED);
+    }
+    if (was.content() instanceof Words a
+        && is.content() instanceof Words b
         && !(a.fact() == b.fact() && a.text().equals(b.text()))) {
       changes.add(Fate.Change.REWORDED);
     }

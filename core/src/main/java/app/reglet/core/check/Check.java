@@ -15,6 +15,7 @@ public interface Check {
         new SpineTypeAllowed(),
         new SpineTypeFitsBand(),
         new SpineTypeLargeEnough(),
+        new SpineTypeRuns(),
         new WordsAcrossFold(),
         new WordsInsideSafe(),
         new WordsFitBox(),
@@ -32,6 +33,7 @@ public interface Check {
         new BleedReached(),
         new LinesThick(),
         new PictureFineEnough(),
+        new PictureUnspoilt(),
         new PicturesLicensed(),
         new PageBringsFonts());
   }
@@ -48,6 +50,7 @@ public interface Check {
         new BleedReached(),
         new LinesThick(),
         new PictureFineEnough(),
+        new PictureUnspoilt(),
         new PageBringsFonts());
   }
 

@@ -71,4 +71,13 @@ final class DrawingFindingText implements OfDrawing.Teller<String> {
   public String wordsNone(OfDrawing.WordsNone f) {
     return FindingText.quoted(f.name()) + " has no words.";
   }
+
+  @Override
+  public String pieceLocked(OfDrawing.PieceLocked f) {
+    return FindingText.quoted(f.name())
+        + " is locked, and what is found of it ("
+        + f.findings()
+        + (f.findings() == 1 ? " note" : " notes")
+        + ") can’t be mended before it is unlocked.";
+  }
 }

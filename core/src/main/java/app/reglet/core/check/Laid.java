@@ -71,11 +71,12 @@ public sealed interface Laid {
    * @param fact the fact they follow, null for words of their own
    * @param inks how many inks print their letters; none for letters left out of what is round them
    * @param richBlack whether they are black with other inks below it
+   * @param angle the way their lines run on the sheet, degrees clockwise from level, 0 to 360
    */
-  record Said(String text, Fact fact, int inks, boolean richBlack) {
-    /** Words that are not in rich black. */
+  record Said(String text, Fact fact, int inks, boolean richBlack, double angle) {
+    /** Level words that are not in rich black. */
     public Said(String text, Fact fact, int inks) {
-      this(text, fact, inks, false);
+      this(text, fact, inks, false, 0);
     }
   }
 
@@ -137,7 +138,13 @@ public sealed interface Laid {
    * @param outline what of it shows
    * @param ppi its pixels per inch at printed size, the coarser way
    * @param sha SHA-256 of its file
+   * @param quality at which it was packed with loss, 1 to 100; 0 where it was not, or nobody knows
    */
-  record Picture(String piece, String name, Outline outline, double ppi, String sha)
-      implements Laid {}
+  record Picture(String piece, String name, Outline outline, double ppi, String sha, int quality)
+      implements Laid {
+    /** One that is not known to have been packed with loss. */
+    public Picture(String piece, String name, Outline outline, double ppi, String sha) {
+      this(piece, name, outline, ppi, sha, 0);
+    }
+  }
 }

@@ -27,6 +27,8 @@ public sealed interface OfDrawing extends Found {
     R pieceOffSheet(PieceOffSheet found);
 
     R wordsNone(WordsNone found);
+
+    R pieceLocked(PieceLocked found);
   }
 
   /** A line is thinner than a press prints without breaks. */
@@ -111,6 +113,23 @@ public sealed interface OfDrawing extends Found {
     @Override
     public <R> R accept(Teller<R> teller) {
       return teller.wordsNone(this);
+    }
+  }
+
+  /**
+   * A piece is locked, so that what is found of it can't be mended.
+   *
+   * @param findings how many
+   */
+  record PieceLocked(String name, int findings) implements OfDrawing {
+    @Override
+    public String code() {
+      return "piece-locked";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.pieceLocked(this);
     }
   }
 }

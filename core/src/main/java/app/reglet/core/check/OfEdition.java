@@ -1,6 +1,8 @@
 package app.reglet.core.check;
 
+import app.reglet.core.book.Binding;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What is found of an edition's facts beside the cover: told before it is handed over. */
@@ -71,6 +73,31 @@ public sealed interface OfEdition extends Found {
           + " is that of "
           + FindingText.quoted(title)
           + " too: each book has its own.";
+    }
+  }
+
+  /**
+   * An edition in another form has the same ISBN.
+   *
+   * @param isbn as it is printed
+   * @param binding the other's
+   * @param house the other's
+   */
+  record IsbnShared(String isbn, Binding binding, String house) implements OfEdition {
+    @Override
+    public String code() {
+      return "isbn-shared";
+    }
+
+    @Override
+    public String told() {
+      return "The "
+          + binding.title().toLowerCase(Locale.ROOT)
+          + " edition at "
+          + house
+          + " has ISBN "
+          + isbn
+          + " too: paperback, hardback and ebook have one each, or shops take one for the other.";
     }
   }
 }

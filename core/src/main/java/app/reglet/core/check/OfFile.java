@@ -270,7 +270,8 @@ public sealed interface OfFile extends Found {
     LAYERS,
     FORM,
     SCRIPTS,
-    FILES
+    FILES,
+    MARKS
   }
 
   /**

@@ -2,7 +2,7 @@ package app.reglet.core.check;
 
 import app.reglet.core.book.Licence;
 
-/** What checks find of pictures: by what right they are used. */
+/** What checks find of pictures: by what right they are used, and what packing lost. */
 public sealed interface OfPicture extends Found {
   /** Hands itself to the method of its kind. */
   <R> R accept(Teller<R> teller);
@@ -19,6 +19,8 @@ public sealed interface OfPicture extends Found {
     R creditUnsaid(CreditUnsaid found);
 
     R creditNotPlaced(CreditNotPlaced found);
+
+    R artefacts(Artefacts found);
   }
 
   /** A licence is not known, or doesn't cover goods for sale. */
@@ -57,6 +59,24 @@ public sealed interface OfPicture extends Found {
     @Override
     public <R> R accept(Teller<R> teller) {
       return teller.creditNotPlaced(this);
+    }
+  }
+
+  /**
+   * A picture was packed with so much loss that blocks and rings may be seen.
+   *
+   * @param quality 1 to 100
+   * @param least from which they are not seen
+   */
+  record Artefacts(String name, int quality, int least) implements OfPicture {
+    @Override
+    public String code() {
+      return "picture-artefacts";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.artefacts(this);
     }
   }
 }

@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import java.util.List;
 
@@ -34,6 +35,8 @@ public sealed interface OfWords extends Found {
     R titleOther(TitleOther found);
 
     R faint(Faint found);
+
+    R otherWay(OtherWay found);
   }
 
   /**
@@ -174,6 +177,23 @@ public sealed interface OfWords extends Found {
     @Override
     public <R> R accept(Teller<R> teller) {
       return teller.faint(this);
+    }
+  }
+
+  /**
+   * Words on the spine run the other way than the house has them on its shelves.
+   *
+   * @param runs the way they run
+   */
+  record OtherWay(String name, SpineTypeRule.Direction runs, String house) implements OfWords {
+    @Override
+    public String code() {
+      return "spine-type-other-way";
+    }
+
+    @Override
+    public <R> R accept(Teller<R> teller) {
+      return teller.otherWay(this);
     }
   }
 }

@@ -34,4 +34,14 @@ final class PictureFindingText implements OfPicture.Teller<String> {
         + quoted(f.name())
         + " and stands nowhere on this side of the cover.";
   }
+
+  @Override
+  public String artefacts(OfPicture.Artefacts f) {
+    return quoted(f.name())
+        + " was saved as a JPEG at a quality of about "
+        + f.quality()
+        + " of 100: squares of eight pixels and rings round edges may be seen; from "
+        + f.least()
+        + " on they hardly are. Bring the picture as its maker had it: saving it anew brings nothing back.";
+  }
 }

@@ -41,6 +41,43 @@ public final class PiecesSeen {
     return found;
   }
 
+  /**
+   * Locked pieces of which something is found that a remedy would mend; that a piece is locked is
+   * nothing to tell by itself, since a ground is locked on purpose.
+   *
+   * @param found of the side
+   */
+  public static List<Finding> locked(Composition side, Wrap wrap, List<Finding> found) {
+    List<Finding> locked = new ArrayList<>();
+    side.all()
+        .filter(p -> isLocked(side, p.id()))
+        .forEach(
+            p -> {
+              long concerned =
+                  found.stream()
+                      .filter(f -> f.piece().filter(p.id()::equals).isPresent())
+                      .filter(
+                          f -> f.remedies().stream().anyMatch(Remedy.OfDesign.class::isInstance))
+                      .count();
+              if (concerned > 0) {
+                locked.add(
+                    new Finding(
+                        new OfDrawing.PieceLocked(p.name(), (int) concerned),
+                        Finding.Severity.LOOK,
+                        p.anchors().on(wrap),
+                        Optional.of(p.id()),
+                        List.of(new Remedy.Unlock(p.id()))));
+              }
+            });
+    return locked;
+  }
+
+  /** Whether a piece, or the group that it is in, is locked. */
+  public static boolean isLocked(Composition side, String id) {
+    String loose = side.looseOf(id);
+    return side.all().anyMatch(p -> (p.id().equals(id) || p.id().equals(loose)) && p.locked());
+  }
+
   private static Finding look(Found what, Piece p, Optional<Box> box) {
     return new Finding(
         what,

@@ -2,6 +2,7 @@ package app.reglet.core.check;
 
 import app.reglet.core.book.Flaps;
 import app.reglet.core.design.Colour;
+import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -77,6 +78,10 @@ public sealed interface Remedy {
       R thicken(Thicken remedy);
 
       R carryOver(CarryOver remedy);
+
+      R unlock(Unlock remedy);
+
+      R runOtherWay(RunOtherWay remedy);
     }
   }
 
@@ -470,6 +475,46 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.carryOver(this);
+    }
+  }
+
+  /** Let hands and remedies at a piece again. */
+  record Unlock(String piece) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Unlock it";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.unlock(this);
+    }
+  }
+
+  /**
+   * Turn words on a spine round where they stand.
+   *
+   * @param to the way they run then
+   */
+  record RunOtherWay(String piece, SpineTypeRule.Direction to) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Run it from " + to.words();
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.runOtherWay(this);
     }
   }
 }

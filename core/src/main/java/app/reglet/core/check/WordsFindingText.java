@@ -120,4 +120,16 @@ final class WordsFindingText implements OfWords.Teller<String> {
         Math.floor(10 * f.worst()) / 10,
         f.least());
   }
+
+  @Override
+  public String otherWay(OfWords.OtherWay f) {
+    return quoted(f.name())
+        + " runs from "
+        + f.runs().words()
+        + " on the spine; "
+        + f.house()
+        + "’s books are read from "
+        + f.runs().other().words()
+        + ", and beside them this one stands on its head.";
+  }
 }

@@ -4,6 +4,7 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.PiecesSeen;
 import app.reglet.core.check.Remedy;
 import app.reglet.core.check.Tolerance;
+import app.reglet.core.house.SpineTypeRule;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
@@ -175,6 +176,41 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
   @Override
   public Design carryOver(Remedy.CarryOver r) {
     return loose(r.piece(), p -> carryOver(p, r.by()));
+  }
+
+  /** What it is in, too: what is in something locked is left alone. */
+  @Override
+  public Design unlock(Remedy.Unlock r) {
+    Design open = design.changed(r.piece(), p -> p.locked(false));
+    String loose = design.side(design.sideOf(r.piece())).looseOf(r.piece());
+    return open.changed(loose, p -> p.locked(false));
+  }
+
+  /**
+   * Upright words run the other way, and what stood at the head stands there still; turned ones,
+   * and those on a curve, are turned by half.
+   */
+  @Override
+  public Design runOtherWay(Remedy.RunOtherWay r) {
+    return design.changed(
+        r.piece(),
+        p -> {
+          if (!(p.content() instanceof Words w)) {
+            return p;
+          }
+          Setting s = w.setting();
+          if (w.curve() != null
+              || p.placement().angle() != 0
+              || s.direction() == Setting.Direction.LEVEL) {
+            return p.withPlacement(p.placement().withAngle(p.placement().angle() + 180));
+          }
+          return p.withContent(
+              w.withSetting(
+                  s.turnedRound(
+                      r.to() == SpineTypeRule.Direction.TOP_TO_BOTTOM
+                          ? Setting.Direction.DOWN
+                          : Setting.Direction.UP)));
+        });
   }
 
   /** Every side that lies on a fold ends beyond it. */

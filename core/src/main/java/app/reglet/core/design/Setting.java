@@ -35,7 +35,12 @@ public record Setting(
     CENTRE,
     RIGHT,
     /** From side to side, but for the last line of a paragraph. */
-    JUSTIFIED
+    JUSTIFIED;
+
+    /** The same end of a line that runs the other way. */
+    Align turned() {
+      return this == LEFT ? RIGHT : this == RIGHT ? LEFT : this;
+    }
   }
 
   /** Of the lines in their box. */
@@ -50,6 +55,11 @@ public record Setting(
     CAPITALS,
     /** By the middle of the flat small letters, likewise. */
     SMALL_LETTERS;
+
+    /** The same side of lines that run the other way. */
+    VerticalAlign turned() {
+      return this == TOP ? BOTTOM : this == BOTTOM ? TOP : this;
+    }
 
     /** Whether the middle of letters stands in the middle of the box, whatever hangs from them. */
     public boolean isOptical() {
@@ -97,6 +107,11 @@ public record Setting(
   public Setting running(Direction way) {
     return new Setting(
         align, vertical, way, leading, gap, indent, breaks, hyphenated, hanging, language);
+  }
+
+  /** Running another way, with what stood at one end or side of the box standing there still. */
+  public Setting turnedRound(Direction way) {
+    return way == direction ? this : running(way).aligned(align.turned(), vertical.turned());
   }
 
   /** With other paragraphs. */

@@ -2,6 +2,7 @@ package app.reglet.core.edit;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
+import app.reglet.core.check.Remedy;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
@@ -44,7 +45,10 @@ public final class Editing implements Edit.Visitor<Design> {
   }
 
   private Design apply(Edit edit) {
-    boolean leaves = edit instanceof Edit.Lock || edit instanceof Arrangement.Copy;
+    boolean leaves =
+        edit instanceof Edit.Lock
+            || edit instanceof Arrangement.Copy
+            || edit instanceof Edit.Mend m && m.remedy() instanceof Remedy.Unlock;
     edit.pieces().forEach(leaves ? this::piece : this::expectUnlocked);
     return edit.accept(this);
   }

@@ -28,6 +28,16 @@ public record SpineTypeRule(
     public String id() {
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
+
+    /** {@code top to bottom}. */
+    public String words() {
+      return id().replace('-', ' ');
+    }
+
+    /** The other one. */
+    public Direction other() {
+      return this == TOP_TO_BOTTOM ? BOTTOM_TO_TOP : TOP_TO_BOTTOM;
+    }
   }
 
   /** Whether words may stand on a spine so wide in a book of so many pages. */
@@ -47,7 +57,7 @@ public record SpineTypeRule(
     if (leastSize.isPositive()) {
       said.add("at least " + leastSize.brief(Unit.PT));
     }
-    said.add(direction.id().replace('-', ' '));
+    said.add(direction.words());
     return String.join(", ", said);
   }
 }

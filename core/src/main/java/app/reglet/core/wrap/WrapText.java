@@ -94,7 +94,7 @@ public final class WrapText {
         + " across"
         + (rule.leastSize().isPositive() ? ", from " + rule.leastSize().brief(Unit.PT) : "")
         + ", "
-        + rule.direction().id().replace('-', ' ');
+        + rule.direction().words();
   }
 
   private void sums(Wrap w) {

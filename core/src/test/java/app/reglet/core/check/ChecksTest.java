@@ -252,6 +252,24 @@ public class ChecksTest {
         .containsExactly("picture-too-coarse");
   }
 
+  /** From 60 on nothing is said, and nothing of what is not known to have lost anything. */
+  @Test
+  public void aPicturePackedWithMuchLossIsToldItsQuality() {
+    Wrap w = wrap("6 x 9", 320);
+    Outline all = Outline.of(w.sheetBox());
+    for (int quality : new int[] {0, 60, 100}) {
+      assertThat(codes(w, with(w, new Laid.Picture("p", "Sea", all, 300, "", quality)))).isEmpty();
+    }
+    for (int quality : new int[] {1, 59}) {
+      Laid sea = new Laid.Picture("p", "Sea", all, 300, "", quality);
+      List<Finding> found = Check.run(new Subject(w, BOOK, List.of(with(w, sea))));
+      assertThat(found).extracting(Finding::code).containsExactly("picture-artefacts");
+      assertThat(found.get(0).sentence(Unit.IN))
+          .contains("“Sea” was saved as a JPEG at a quality of about " + quality + " of 100")
+          .contains("from 60 on");
+    }
+  }
+
   private static Outline polygon(String... inches) {
     List<Point> points = new java.util.ArrayList<>();
     for (int i = 0; i < inches.length; i += 2) {

@@ -16,6 +16,8 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
+import app.reglet.core.edit.Edit;
+import app.reglet.core.edit.Editing;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
@@ -180,6 +182,35 @@ public class PiecesSeenTest {
             .isEqualTo(LinesThick.LEAST);
       }
     }
+  }
+
+  /**
+   * That a ground is locked is meant; that a thing to mend is locked keeps it from being mended.
+   */
+  @Test
+  public void aLockedPieceIsToldWhereARemedyWaitsForItAndUnlocked() {
+    Length fold = FRONT.left();
+    Piece edge = piece(AREA, new Box(fold, mm("-3"), mm("60"), mm("240")));
+    Design open = design(edge);
+    Design locked = design(edge.locked(true));
+    assertThat(PiecesSeen.locked(open.outside(), WRAP, found(open))).isEmpty();
+    assertThat(PiecesSeen.locked(locked.outside(), WRAP, List.of())).isEmpty();
+    List<Finding> told = PiecesSeen.locked(locked.outside(), WRAP, found(locked));
+    assertThat(told).hasSize(1);
+    assertThat(told.get(0).code()).isEqualTo("piece-locked");
+    assertThat(told.get(0).sentence(Unit.IN)).contains("“A” is locked").contains("(1 note)");
+    Remedy.OfDesign unlock = (Remedy.OfDesign) told.get(0).remedies().get(0);
+    Design unlocked = Editing.apply(new Edit.Mend(unlock, ""), locked, WRAP, BOOK);
+    assertThat(unlocked).isEqualTo(open);
+    // what nothing mends is not kept from it by a lock
+    Finding unmended =
+        new Finding(
+            new OfDrawing.WordsNone("A"),
+            Finding.Severity.LOOK,
+            java.util.Optional.empty(),
+            java.util.Optional.of("a"),
+            List.of());
+    assertThat(PiecesSeen.locked(locked.outside(), WRAP, List.of(unmended))).isEmpty();
   }
 
   private static boolean kindOf(Class<?> found, Class<?> type) {

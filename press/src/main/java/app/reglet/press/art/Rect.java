@@ -22,4 +22,15 @@ public record Rect(double x, double y, double width, double height) {
   public double bottom() {
     return y + height;
   }
+
+  /** The smallest one round this and another. */
+  public Rect round(Rect other) {
+    double left = Math.min(x, other.x);
+    double top = Math.min(y, other.y);
+    return new Rect(
+        left,
+        top,
+        Math.max(right(), other.right()) - left,
+        Math.max(bottom(), other.bottom()) - top);
+  }
 }

@@ -9,6 +9,7 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.Contours;
+import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
 import java.awt.Shape;
@@ -124,6 +125,11 @@ public record FramedPicture(Picture picture, Content.Picture content, Rect box) 
   /** What checks are told of it. */
   Laid laid(String piece, String name, AffineTransform toSheet) {
     return new Laid.Picture(
-        piece, name, Outlines.hull(seen().shape(), toSheet), ppi(), picture.sha());
+        piece,
+        name,
+        Outlines.hull(seen().shape(), toSheet),
+        ppi(),
+        picture.sha(),
+        JpegQuality.of(picture));
   }
 }

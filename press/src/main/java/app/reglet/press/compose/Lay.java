@@ -158,7 +158,8 @@ final class Lay {
                                   "Ground's pattern",
                                   Outlines.of(area, STILL),
                                   ppi,
-                                  t.sha())));
+                                  t.sha(),
+                                  t.quality())));
             });
   }
 

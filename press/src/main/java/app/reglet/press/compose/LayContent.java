@@ -16,6 +16,7 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
 import java.awt.Shape;
@@ -130,7 +131,14 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             .get()
             .ppi()
             .<Laid>map(
-                ppi -> new Laid.Picture(piece.id(), piece.name(), covered, ppi, tiles.get().sha()))
+                ppi ->
+                    new Laid.Picture(
+                        piece.id(),
+                        piece.name(),
+                        covered,
+                        ppi,
+                        tiles.get().sha(),
+                        tiles.get().quality()))
             .orElse(new Laid.Area(piece.id(), piece.name(), covered)));
     return List.of(tiles.get().mark());
   }
@@ -179,7 +187,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
                     piece.name(),
                     Outlines.of(box, toSheet),
                     Cuttings.ppi(c, rect, p),
-                    p.sha())));
+                    p.sha(),
+                    JpegQuality.of(p))));
     return found.map(p -> at -> new Mark.Image(new Pixels.Stored(p, null, Treating.NONE), at));
   }
 

@@ -86,7 +86,12 @@ final class LayWords {
             words.said(lay.book).empty(),
             words.said(lay.book).unknown(),
             setting.set().lacks(),
-            new Laid.Said(text.text(), words.fact(), inks(words, setting), isInRichBlack(words)),
+            new Laid.Said(
+                text.text(),
+                words.fact(),
+                inks(words, setting),
+                isInRichBlack(words),
+                angle(words.setting().direction())),
             largestOnSpine(words, face)));
     List<Mark> marks = new ArrayList<>();
     if (words.panel() != null && !setting.marks().isEmpty()) {
@@ -143,6 +148,19 @@ final class LayWords {
         .mapToInt(c -> flat ? BlackAlone.inks(c, size) : c.inks())
         .max()
         .orElse(0);
+  }
+
+  /** The way its lines run on the sheet. */
+  private double angle(Setting.Direction way) {
+    double[] run =
+        switch (way) {
+          case LEVEL -> new double[] {1, 0};
+          case DOWN -> new double[] {0, 1};
+          case UP -> new double[] {0, -1};
+        };
+    toSheet.deltaTransform(run, 0, run, 0, 1);
+    double degrees = Math.toDegrees(Math.atan2(run[1], run[0]));
+    return (degrees + 360) % 360;
   }
 
   private boolean isInRichBlack(Words words) {

@@ -13,6 +13,7 @@ import app.reglet.press.art.Rect;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.ornament.Ornaments;
 import app.reglet.press.ornament.Tint;
+import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.Treating;
@@ -135,8 +136,9 @@ final class MotifMarks {
    *
    * @param ppi of its picture, where it is one
    * @param sha of that, empty where it is none
+   * @param quality at which that was packed with loss; 0 for none
    */
-  record Tiles(Mark.Tiled mark, Optional<Double> ppi, String sha) {}
+  record Tiles(Mark.Tiled mark, Optional<Double> ppi, String sha, int quality) {}
 
   /**
    * A pattern all over an area, in the middle of a box; empty when its motif is not here.
@@ -161,7 +163,8 @@ final class MotifMarks {
                           return new Tiles(
                               new Mark.Tiled(area, lattice(t, height, box), motif, false),
                               Optional.empty(),
-                              "");
+                              "",
+                              0);
                         });
               }
 
@@ -184,7 +187,8 @@ final class MotifMarks {
                                   List.of(image),
                                   closed && isOpaque(p)),
                               Optional.of(p.width() / width * 25.4),
-                              p.sha());
+                              p.sha(),
+                              JpegQuality.of(p));
                         });
               }
             });

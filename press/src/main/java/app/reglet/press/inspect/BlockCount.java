@@ -14,18 +14,26 @@ import java.util.Set;
  * @param allowed whether the house binds the file's count
  * @param above the nearest count above it that the house binds, itself when it is allowed
  * @param below the nearest count below it that the house binds, itself when it is allowed
+ * @param blankAtEnd how many of its last pages have nothing on them
  */
 public record BlockCount(
     int found,
     Optional<Integer> typed,
     boolean allowed,
     Optional<Integer> above,
-    Optional<Integer> below) {
+    Optional<Integer> below,
+    int blankAtEnd) {
 
   /** Sets a count against the docket's and what the house binds. */
-  public static BlockCount of(int found, Optional<Integer> typed, PageCounts counts) {
+  public static BlockCount of(BlockFacts file, Optional<Integer> typed, PageCounts counts) {
+    int found = file.pdf().pages();
     return new BlockCount(
-        found, typed, counts.allows(found), counts.above(found), counts.below(found));
+        found,
+        typed,
+        counts.allows(found),
+        counts.above(found),
+        counts.below(found),
+        file.blankAtEnd());
   }
 
   /**

@@ -15,9 +15,10 @@ import java.util.Optional;
  * @param page size of a page: its trim box where one is written, else the media box
  * @param trim size without bleed
  * @param bleed of an inside page on its outer edges, nothing where the house takes none
- * @param otherSizes numbers of the pages that differ from the first in size, in order
+ * @param others the pages that differ from the first in size, in order
  */
-public record BlockFit(Size page, Size trim, Optional<Length> bleed, List<Integer> otherSizes) {
+public record BlockFit(
+    Size page, Size trim, Optional<Length> bleed, List<PdfFacts.OtherSize> others) {
   /** How the pages of a book block fit. */
   public enum Verdict {
     /** Trim size, without bleed. */
@@ -39,12 +40,12 @@ public record BlockFit(Size page, Size trim, Optional<Length> bleed, List<Intege
         file.first().size("TrimBox"),
         spec.trim(),
         Optional.of(rules.blockBleed()).filter(Length::isPositive),
-        file.otherSizes());
+        file.others());
   }
 
   /** How the pages fit. */
   public Verdict verdict() {
-    if (!otherSizes.isEmpty()) {
+    if (!others.isEmpty()) {
       return Verdict.MIXED;
     }
     if (page.isWithin(TOLERANCE, trim)) {

@@ -3,14 +3,9 @@ package app.reglet.press.inspect;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import java.util.List;
-import java.util.stream.Collectors;
 
 /** Tells how a book block fits in sentences, with the figures to mend it. */
 public final class BlockFitText {
-  /** Of many pages of another size so many are named. */
-  private static final int NAMED = 5;
-
   private final Unit unit;
 
   private BlockFitText(Unit unit) {
@@ -57,7 +52,43 @@ public final class BlockFitText {
                             + Math.abs(typed - found)
                             + (typed > found ? " more." : " fewer."))
             .orElse("; the docket has no count yet.")
-        + (count.allowed() ? "" : " The house does not bind " + found + instead(count));
+        + (count.allowed() ? "" : " The house does not bind " + found + instead(count))
+        + blank(count);
+  }
+
+  private static String blank(BlockCount count) {
+    int blank = count.blankAtEnd();
+    if (blank == 0) {
+      return "";
+    }
+    int without = count.found() - blank;
+    return (blank == 1 ? " Its last page is blank" : " Its last " + blank + " pages are blank")
+        + ": without "
+        + (blank == 1 ? "it" : "them")
+        + " there are "
+        + without
+        + (count.typed().filter(t -> t == without).isPresent() ? ", as the docket says" : "")
+        + (count.typed().filter(t -> t == count.found()).isPresent()
+            ? ". If they are not meant, the last pages were moved."
+            : ".");
+  }
+
+  /** How near the words come to the spine. */
+  public static String of(BlockGutter gutter, Unit unit) {
+    return "Words on page "
+        + gutter.page()
+        + " come as near as "
+        + gutter.nearest().brief(unit)
+        + " to the spine; a book so thick wants "
+        + gutter.wanted().brief(unit)
+        + ". Of "
+        + gutter.looked()
+        + " pages that were looked at, "
+        + gutter.nearer()
+        + (gutter.nearer() == 1 ? " is" : " are")
+        + " nearer than that: make the inner margin "
+        + gutter.wanted().minus(gutter.nearest()).brief(unit)
+        + " wider.";
   }
 
   private static String instead(BlockCount count) {
@@ -74,13 +105,10 @@ public final class BlockFitText {
   }
 
   private String mixed(BlockFit fit) {
-    List<Integer> others = fit.otherSizes();
     return "Not all pages have one size: page 1 is "
         + fit.page().print(unit)
-        + ", otherwise "
-        + (others.size() == 1 ? "is page " : "are pages ")
-        + others.stream().limit(NAMED).map(String::valueOf).collect(Collectors.joining(", "))
-        + (others.size() > NAMED ? " and " + (others.size() - NAMED) + " more" : "")
+        + ", but "
+        + SizesText.of(fit.others(), unit)
         + ". Set every page to "
         + fit.trim().print(unit)
         + ".";

@@ -1,5 +1,7 @@
 package app.reglet.press.inspect;
 
+import app.reglet.core.book.Book;
+import app.reglet.core.book.Fact;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.BlackAlone;
 import app.reglet.core.measure.Box;
@@ -12,6 +14,7 @@ import app.reglet.press.inspect.page.PageContent.ThinLine;
 import app.reglet.press.inspect.page.PageContent.WordRun;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -29,27 +32,46 @@ final class FileAsLaid {
 
   private static final int LONGEST_NAME = 32;
 
+  /** Figures are a barcode's own when they stand so near its bars, mm. */
+  private static final double FIGURES_APART = 4;
+
+  private static final double QUIET_BEFORE = 11;
+  private static final double QUIET_AFTER = 7;
+
+  /** GS1 General Specifications, from memory. */
+  private static final double NOMINAL_MODULE = 0.33;
+
   /** Black that is no colour of its own, on a screen. */
   private static final int DARK = 0x30;
 
   private final Registered on;
+  private final Book book;
   private final Predicate<String> fine;
   private final List<Laid> laid = new ArrayList<>();
 
-  private FileAsLaid(Registered on, Predicate<String> fine) {
+  /** Of numbers of barcodes, mm on the page. */
+  private final List<Rect> figures = new ArrayList<>();
+
+  private FileAsLaid(Registered on, Book book, Predicate<String> fine) {
     this.on = on;
+    this.book = book;
     this.fine = fine;
   }
 
   /**
    * The pieces, pictures first, then lines, then words.
    *
+   * @param book whose title is known where it is read
    * @param fine whether a font has fine strokes, by its name
    * @param codes barcodes that were read on the page
    */
   static List<Laid> of(
-      PageContent page, Registered on, Predicate<String> fine, List<FileFacts.Code> codes) {
-    FileAsLaid in = new FileAsLaid(on, fine);
+      PageContent page,
+      Registered on,
+      Book book,
+      Predicate<String> fine,
+      List<FileFacts.Code> codes) {
+    FileAsLaid in = new FileAsLaid(on, book, fine);
     int n = 0;
     for (PlacedPicture p : page.pictures()) {
       in.picture(p, ++n);
@@ -61,6 +83,7 @@ final class FileAsLaid {
     for (Block b : blocks(page.words())) {
       in.words(b, codes);
     }
+    codes.forEach(in::barcode); // last: nothing is known to lie over what was read
     return in.laid;
   }
 
@@ -72,7 +95,30 @@ final class FileAsLaid {
             Outline.of(on.onSheet(p.place())),
             // a pixel more or less is what its size was rounded to
             p.ppi() * (1 + 1.0 / Math.max(1, Math.min(p.width(), p.height()))),
-            ""));
+            "",
+            p.quality()));
+  }
+
+  /** With its figures and quiet zones, 11 modules before its bars and 7 after them. */
+  private void barcode(FileFacts.Code c) {
+    Rect bars = c.place();
+    boolean lies = bars.width() < bars.height();
+    double before = QUIET_BEFORE * c.module();
+    double both = before + QUIET_AFTER * c.module();
+    Rect symbol =
+        lies
+            ? new Rect(bars.x(), bars.y() - before, bars.width(), bars.height() + both)
+            : new Rect(bars.x() - before, bars.y(), bars.width() + both, bars.height());
+    for (Rect f : figures) {
+      symbol = isNear(symbol, f) ? symbol.round(f) : symbol;
+    }
+    laid.add(
+        new Laid.Barcode(
+            "barcode",
+            "Barcode",
+            Outline.of(on.onSheet(symbol)),
+            c.module() / NOMINAL_MODULE,
+            c.reflected()));
   }
 
   private void line(ThinLine l, int n) {
@@ -118,14 +164,7 @@ final class FileAsLaid {
 
     void add(WordRun r) {
       text.append(' ').append(r.text());
-      double x = Math.min(ink.x(), r.ink().x());
-      double y = Math.min(ink.y(), r.ink().y());
-      ink =
-          new Rect(
-              x,
-              y,
-              Math.max(ink.right(), r.ink().right()) - x,
-              Math.max(ink.bottom(), r.ink().bottom()) - y);
+      ink = ink.round(r.ink());
       last = r.ink();
     }
   }
@@ -143,11 +182,21 @@ final class FileAsLaid {
     return blocks;
   }
 
+  private static boolean isNear(Rect a, Rect b) {
+    return Block.gap(a.x(), a.right(), b.x(), b.right()) < FIGURES_APART
+        && Block.gap(a.y(), a.bottom(), b.y(), b.bottom()) < FIGURES_APART;
+  }
+
   private void words(Block b, List<FileFacts.Code> codes) {
     Box ink = on.onSheet(b.ink);
     String text = b.text.toString().strip().replaceAll("\\s+", " ");
-    if (text.isEmpty() || codes.stream().anyMatch(c -> isOf(text, c.number()))) {
-      return; // the digits below a barcode
+    if (text.isEmpty()) {
+      return;
+    }
+    if (codes.stream().anyMatch(c -> isOf(text, c.number()))
+        || book.isbn().filter(i -> isOf(text, i.digits())).isPresent()) {
+      figures.add(b.ink); // the digits below a barcode, read or not
+      return;
     }
     String name =
         text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
@@ -166,8 +215,17 @@ final class FileAsLaid {
             List.of(),
             List.of(),
             Set.of(),
-            new Laid.Said(text, null, inks(b.first), isRich(b.first)),
+            new Laid.Said(
+                text,
+                letters(text).equals(letters(book.title())) ? Fact.TITLE : null,
+                inks(b.first),
+                isRich(b.first),
+                Math.floorMod(b.first.angle(), 360)),
             Length.ZERO));
+  }
+
+  private static String letters(String text) {
+    return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]", "");
   }
 
   /** Whether words are the digits of a barcode, all or a half of them. */

@@ -2,18 +2,27 @@ package app.reglet.press.inspect;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.check.BarcodeAreaClear;
+import app.reglet.core.check.BarcodePresent;
+import app.reglet.core.check.BarcodeReadable;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Finding.Severity;
 import app.reglet.core.check.Found;
+import app.reglet.core.check.GlueKeptFree;
 import app.reglet.core.check.Laid;
 import app.reglet.core.check.LinesThick;
+import app.reglet.core.check.OfBarcode;
 import app.reglet.core.check.OfFile;
+import app.reglet.core.check.OfPicture;
 import app.reglet.core.check.PictureFineEnough;
+import app.reglet.core.check.PictureUnspoilt;
 import app.reglet.core.check.SpineTypeAllowed;
 import app.reglet.core.check.SpineTypeFitsBand;
 import app.reglet.core.check.SpineTypeLargeEnough;
+import app.reglet.core.check.SpineTypeRuns;
 import app.reglet.core.check.Subject;
+import app.reglet.core.check.TitleAsListed;
+import app.reglet.core.check.TitleReadSmall;
 import app.reglet.core.check.TypeInOneBlack;
 import app.reglet.core.check.TypeLargeEnough;
 import app.reglet.core.check.WordsAcrossFold;
@@ -21,6 +30,7 @@ import app.reglet.core.check.WordsInsideSafe;
 import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.house.PressRules;
+import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
@@ -28,6 +38,7 @@ import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.raster.InkPixels;
 import java.util.ArrayList;
@@ -51,13 +62,30 @@ public final class FileCheck {
           new SpineTypeAllowed(),
           new SpineTypeFitsBand(),
           new SpineTypeLargeEnough(),
+          new SpineTypeRuns(),
           new WordsAcrossFold(),
           new WordsInsideSafe(),
           new TypeLargeEnough(),
           new TypeInOneBlack(),
           new BarcodeAreaClear(),
+          new BarcodeReadable(),
+          new TitleReadSmall(),
+          new TitleAsListed(),
           new LinesThick(),
-          new PictureFineEnough());
+          new PictureFineEnough(),
+          new PictureUnspoilt());
+
+  /** Nothing on the inside is read off a shelf or scanned. */
+  private static final List<Check> OF_INSIDE =
+      List.of(
+          new GlueKeptFree(),
+          new WordsAcrossFold(),
+          new WordsInsideSafe(),
+          new TypeLargeEnough(),
+          new TypeInOneBlack(),
+          new LinesThick(),
+          new PictureFineEnough(),
+          new PictureUnspoilt());
 
   private final FileFacts file;
   private final Wanted wanted;
@@ -227,6 +255,17 @@ public final class FileCheck {
                   Optional.empty(),
                   List.of())));
     }
+    if (p.quality() > 0 && p.quality() < PictureUnspoilt.LEAST) {
+      remarks.add(
+          new Remark(
+              1,
+              new Finding(
+                  new OfPicture.Artefacts("The whole picture", p.quality(), PictureUnspoilt.LEAST),
+                  Severity.LOOK,
+                  Optional.empty(),
+                  Optional.empty(),
+                  List.of())));
+    }
     if (rules().press().isInks() && p.channels() == 3) {
       add(new OfFile.ColoursOfScreen(List.of("RGB"), w.house().name()), Severity.MEND);
     }
@@ -365,13 +404,14 @@ public final class FileCheck {
     return number == 1 ? first : new PdfFacts.Page(first.media(), List.of(), 0);
   }
 
-  private void page(PageContent content, Registered on) {
-    int n = content.number();
+  private void page(PageContent drawnOn, Registered on) {
+    int n = drawnOn.number();
+    PageContent content = withoutMarks(drawnOn, on);
     List<FileFacts.Code> codes = file.codes().stream().filter(c -> c.page() == n).toList();
-    List<Laid> laid = FileAsLaid.of(content, on, wanted.fine(), codes);
+    List<Laid> laid = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
     Optional<PageOfInks> drawn = inks.apply(n).map(p -> new PageOfInks(p, on));
     Subject subject = new Subject(on.meant(), wanted.book(), laid);
-    for (Check check : OF_CONTENT) {
+    for (Check check : on.meant().page() == FilePage.INSIDE ? OF_INSIDE : OF_CONTENT) {
       for (Finding f : check.find(subject)) {
         // a shadow or a sky that is smooth wants no pixels
         boolean smooth =
@@ -397,8 +437,43 @@ public final class FileCheck {
           if (on.meant().page() != FilePage.INSIDE) {
             p.offSpine().ifPresent(f -> remarks.add(new Remark(n, f)));
             barcode(on.meant(), n, codes, p);
+            place(subject, n);
           }
         });
+  }
+
+  /** Whether the barcode that was read lies in its area; that none was is told otherwise. */
+  private void place(Subject subject, int n) {
+    new BarcodePresent()
+        .find(subject).stream()
+            .filter(f -> f.found() instanceof OfBarcode.BarcodeOutOfArea)
+            .forEach(f -> remarks.add(new Remark(n, f)));
+  }
+
+  /** Whether a place, which may have no height or no width, lies off the sheet. */
+  private static boolean isBeside(Box place, Box sheet) {
+    return place.right().isLessThan(sheet.left())
+        || place.left().isMoreThan(sheet.right())
+        || place.bottom().isLessThan(sheet.top())
+        || place.top().isMoreThan(sheet.bottom());
+  }
+
+  /** Lines and words beside the sheet are for those who cut: they are told together. */
+  private PageContent withoutMarks(PageContent content, Registered on) {
+    Box sheet = on.meant().sheetBox();
+    Predicate<Rect> beside = r -> isBeside(on.onSheet(r), sheet);
+    long marks =
+        content.lines().stream().filter(l -> beside.test(l.place())).count()
+            + content.words().stream().filter(w -> beside.test(w.ink())).count();
+    if (marks == 0) {
+      return content;
+    }
+    Finding found =
+        carried(OfFile.Cargo.MARKS, (int) marks, "printer’s mark", List.of()).found(Severity.LOOK);
+    remarks.add(new Remark(content.number(), found));
+    return content.with(
+        content.words().stream().filter(w -> !beside.test(w.ink())).toList(),
+        content.lines().stream().filter(l -> !beside.test(l.place())).toList());
   }
 
   private void barcode(Wrap page, int n, List<FileFacts.Code> codes, PageOfInks drawn) {

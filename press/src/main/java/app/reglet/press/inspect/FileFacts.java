@@ -35,9 +35,11 @@ public record FileFacts(
    * A barcode that was read back.
    *
    * @param page it is on, from 1
-   * @param place of a line through it, mm from the page's top left as seen
+   * @param place of its bars, mm from the page's top left as seen
+   * @param module width of its thinnest bar, mm
+   * @param reflected share of red light that its panel gives back, 0 to 1
    */
-  public record Code(int page, String number, Rect place) {}
+  public record Code(int page, String number, Rect place, double module, double reflected) {}
 
   /**
    * What a picture has.
@@ -47,8 +49,10 @@ public record FileFacts(
    * @param ppi that it says it has; 0 for none said
    * @param channels of its colours
    * @param profile its profile's name; empty for none
+   * @param quality at which it was packed with loss, 1 to 100; 0 where it was not, or nobody knows
    */
-  public record PictureFacts(int width, int height, double ppi, int channels, String profile) {}
+  public record PictureFacts(
+      int width, int height, double ppi, int channels, String profile, int quality) {}
 
   /** What is on a page, where it was looked into. */
   public Optional<PageContent> page(int number) {

@@ -7,6 +7,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.inspect.page.PageLook;
 import app.reglet.press.picture.IccProfile;
+import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.picture.OwnColours;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
@@ -90,7 +91,8 @@ public final class FileReading {
               n,
               into,
               budget,
-              (number, place) -> codes.add(new FileFacts.Code(page, number, place)));
+              (number, place, module, reflected) ->
+                  codes.add(new FileFacts.Code(page, number, place, module, reflected)));
         }
       }
     } catch (RuntimeException | IOException e) {
@@ -149,7 +151,8 @@ public final class FileReading {
                 p.height(),
                 ppi,
                 own.map(OwnColours::channels).orElse(3),
-                own.map(o -> IccProfile.name(o.profile())).orElse(""))));
+                own.map(o -> IccProfile.name(o.profile())).orElse(""),
+                JpegQuality.of(p))));
   }
 
   private static Length length(int pixels, double ppi) {

@@ -17,7 +17,7 @@ import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
  * @param version of the PDF format
  * @param pages how many there are
  * @param first the first page
- * @param otherSizes numbers of the pages that differ from the first in size, in order
+ * @param others the pages that differ from the first in size, in order
  * @param fonts on all pages, each once, by name
  * @param title from its metadata
  * @param bytes size of the file
@@ -26,12 +26,20 @@ public record PdfFacts(
     String version,
     int pages,
     Page first,
-    List<Integer> otherSizes,
+    List<OtherSize> others,
     List<FontFact> fonts,
     String title,
     int bytes) {
   /** Largest file that is looked at. */
   public static final int MOST_BYTES = 200_000_000;
+
+  /** A page of another size than the first. */
+  public record OtherSize(int page, Size size) {}
+
+  /** Numbers of the pages of other sizes. */
+  public List<Integer> otherSizes() {
+    return others.stream().map(OtherSize::page).toList();
+  }
 
   /**
    * A page's boxes as seen, after its rotation and user unit.

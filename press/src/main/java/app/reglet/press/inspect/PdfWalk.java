@@ -85,7 +85,7 @@ final class PdfWalk {
       open.push(new Node(root, new Inherited(null, null, null, null), 0));
     }
     Page first = null;
-    List<Integer> others = new ArrayList<>();
+    List<PdfFacts.OtherSize> others = new ArrayList<>();
     int pages = 0;
     while (!open.isEmpty()) {
       budget.object();
@@ -102,11 +102,11 @@ final class PdfWalk {
       expectPages(++pages);
       if (pages == 1) {
         first = PageSizes.of(node.dictionary(), here.media(), here.rotate());
-      } else if (pages <= MOST_PAGES_READ
-          && !near(
-              PageSizes.of(node.dictionary(), here.media(), here.rotate()).media(),
-              first.media())) {
-        others.add(pages);
+      } else if (pages <= MOST_PAGES_READ) {
+        Size size = PageSizes.of(node.dictionary(), here.media(), here.rotate()).media();
+        if (!near(size, first.media())) {
+          others.add(new PdfFacts.OtherSize(pages, size));
+        }
       }
       if (pages <= MOST_PAGES_SEARCHED) {
         resources(here.resources());

@@ -161,7 +161,7 @@ public record JpegFile(
   }
 
   /** The next marker, over the coded pixels in between. */
-  private static int marker(DataInputStream in) throws IOException {
+  static int marker(DataInputStream in) throws IOException {
     while (true) {
       if (in.readUnsignedByte() == 0xff) {
         int marker = in.readUnsignedByte();

@@ -23,6 +23,9 @@ public final class Budget {
   /** Bytes that a picture may unpack to for each further millisecond. */
   private static final long UNPACKED_PER_MS = 150_000;
 
+  /** Bytes after which the time is looked at again. */
+  private static final long LOOK = 1 << 12;
+
   private static final ThreadMXBean THREADS = ManagementFactory.getThreadMXBean();
 
   private final long thread = Thread.currentThread().getId();
@@ -33,6 +36,7 @@ public final class Budget {
   private final long mostBytes;
   private long objects;
   private long bytes;
+  private long looked;
 
   /**
    * A budget.
@@ -104,7 +108,10 @@ public final class Budget {
               "The file leads in circles: %,d bytes of it were read, and still it is not at its end. Make it anew and try again.",
               bytes));
     }
-    expectTime();
+    if (count <= 0 || bytes - looked >= LOOK) {
+      looked = bytes;
+      expectTime();
+    }
   }
 
   /**

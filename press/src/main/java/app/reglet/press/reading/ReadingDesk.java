@@ -2,6 +2,7 @@ package app.reglet.press.reading;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.colour.PressProfile;
+import app.reglet.press.inspect.BlockFacts;
 import app.reglet.press.inspect.FileReading;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
@@ -100,6 +101,7 @@ public final class ReadingDesk {
     try (watch) {
       switch (asked.get("kind").stringValue()) {
         case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
+        case "block" -> out.putPOJO("block", BlockFacts.read(file, budget));
         case "inspect" ->
             out.putPOJO(
                 "inspect",

@@ -104,6 +104,36 @@ public final class GuidedSvg {
     return out.close("svg").toString();
   }
 
+  /**
+   * The sheet as it is, without guides, what was found numbered on it.
+   *
+   * @param picture address of its picture, bleed and all
+   * @param notes what is numbered
+   * @param label what a screen reader says of it
+   */
+  public static String handed(Wrap wrap, String picture, List<Note> notes, String label) {
+    Rect sheet = Rect.of(wrap.sheetBox());
+    Svg out = begin(sheet, label);
+    out.empty(
+        "image",
+        "href",
+        picture,
+        "x",
+        0,
+        "y",
+        0,
+        "width",
+        sheet.width(),
+        "height",
+        sheet.height(),
+        "preserveAspectRatio",
+        "none");
+    double size = Math.max(sheet.width(), sheet.height()) * NUMBER;
+    List<double[]> taken = new ArrayList<>();
+    notes.forEach(n -> note(out, n, size, taken));
+    return out.close("svg").toString();
+  }
+
   private static void guides(Svg out, Wrap wrap) {
     Box t = wrap.trimmed();
     rect(out, "trim", t);

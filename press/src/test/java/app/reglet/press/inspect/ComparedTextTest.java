@@ -7,6 +7,7 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
 /** Every answer of Inspect word for word, on either side of its limit. */
@@ -129,7 +130,30 @@ public class ComparedTextTest {
             Optional.ofNullable(typed),
             allowed,
             Optional.ofNullable(above),
-            Optional.of(below)));
+            Optional.of(below),
+            0));
+  }
+
+  private static String blank(int found, Integer typed, int blank) {
+    return BlockFitText.of(
+        new BlockCount(
+            found,
+            Optional.ofNullable(typed),
+            true,
+            Optional.of(found),
+            Optional.of(found),
+            blank));
+  }
+
+  @Test
+  public void blankLastPagesAreToldWithTheCountWithoutThem() {
+    assertThat(blank(322, 320, 2))
+        .endsWith("Its last 2 pages are blank: without them there are 320, as the docket says.");
+    assertThat(blank(320, 320, 1))
+        .endsWith(
+            "Its last page is blank: without it there are 319. If they are not meant, the last pages were moved.");
+    assertThat(blank(320, null, 4))
+        .endsWith("Its last 4 pages are blank: without them there are 316.");
   }
 
   @Test
@@ -153,15 +177,15 @@ public class ComparedTextTest {
   @Test
   public void theCountsOfferedAreTheBoundOneAndTheFilesOwnWithoutTheDockets() {
     assertThat(
-            new BlockCount(318, Optional.of(316), false, Optional.of(320), Optional.of(316))
+            new BlockCount(318, Optional.of(316), false, Optional.of(320), Optional.of(316), 0)
                 .choices())
         .containsExactly(320, 318);
     assertThat(
-            new BlockCount(318, Optional.of(320), false, Optional.of(320), Optional.of(316))
+            new BlockCount(318, Optional.of(320), false, Optional.of(320), Optional.of(316), 0)
                 .choices())
         .containsExactly(318);
     assertThat(
-            new BlockCount(320, Optional.of(320), true, Optional.of(320), Optional.of(320))
+            new BlockCount(320, Optional.of(320), true, Optional.of(320), Optional.of(320), 0)
                 .choices())
         .isEmpty();
   }
@@ -171,7 +195,9 @@ public class ComparedTextTest {
         Size.parse(page, Unit.IN),
         Size.parse("6 x 9", Unit.IN),
         Optional.of(Length.in(bleed)).filter(Length::isPositive),
-        List.of(others));
+        Stream.of(others)
+            .map(n -> new PdfFacts.OtherSize(n, Size.parse(n < 10 ? "5 x 8" : "8.5 x 11", Unit.IN)))
+            .toList());
   }
 
   @Test
@@ -196,11 +222,13 @@ public class ComparedTextTest {
                 + " stays).");
     assertThat(BlockFitText.of(block("6 x 9", "0", 2), Unit.IN))
         .isEqualTo(
-            "Not all pages have one size: page 1 is 6 × 9 in, otherwise is page 2. Set every page"
+            "Not all pages have one size: page 1 is 6 × 9 in, but page 2 is 5 × 8 in. Set every page"
                 + " to 6 × 9 in.");
     assertThat(BlockFitText.of(block("6 x 9", "0", 2, 3, 4, 5, 6, 7, 8), Unit.IN))
-        .contains("otherwise are pages 2, 3, 4, 5, 6 and 2 more.");
+        .contains("but pages 2–8 are 5 × 8 in. Set");
+    assertThat(BlockFitText.of(block("6 x 9", "0", 2, 4, 5, 9, 11, 12, 13), Unit.IN))
+        .contains("but pages 2, 4, 5, 9 are 5 × 8 in; pages 11–13 are 8.5 × 11 in. Set");
     assertThat(BlockFitText.of(block("6 x 9", "0", 2, 3, 4, 5, 6), Unit.IN))
-        .contains("2, 3, 4, 5, 6. Set");
+        .contains("pages 2–6 are 5 × 8 in. Set");
   }
 }

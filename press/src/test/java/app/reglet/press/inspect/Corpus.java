@@ -356,8 +356,20 @@ final class Corpus {
     return read(out);
   }
 
+  /** A picture packed anew with much loss. */
+  private static Path spoilt(Path jpeg, int quality) {
+    Path out = path(".jpg");
+    Tool.ok("convert", jpeg.toString(), "-quality", String.valueOf(quality), out.toString());
+    return out;
+  }
+
   private static byte[] img2pdf(int ppi) {
-    Path in = photo((int) Math.round(W / 72 * ppi), (int) Math.round(H / 72 * ppi), "jpg");
+    return img2pdf(ppi, 0);
+  }
+
+  private static byte[] img2pdf(int ppi, int quality) {
+    Path good = photo((int) Math.round(W / 72 * ppi), (int) Math.round(H / 72 * ppi), "jpg");
+    Path in = quality == 0 ? good : spoilt(good, quality);
     Path out = path(".pdf");
     Tool.ok(
         "img2pdf",
@@ -727,6 +739,39 @@ final class Corpus {
   private static void drawn(List<Item> all) {
     plain(all, "ImageMagick and MuPDF: 90 ppi", "picture-too-coarse", () -> magick(90, W));
     plain(all, "img2pdf: 220 ppi", "picture-soft", () -> img2pdf(220));
+    plain(all, "img2pdf: a JPEG of quality 30", "picture-artefacts", () -> img2pdf(300, 30));
+    plain(
+        all,
+        "cairo: spine words from bottom to top",
+        "spine-type-other-way",
+        () ->
+            cairo(
+                text(540, 200, 40, "#000000", "The Salt Ledger"),
+                "<g transform='translate("
+                    + n(FOLD + SPINE / 2 + 5)
+                    + " 420) rotate(-90)'>"
+                    + text(0, 0, 16, "#000000", "The Salt Ledger")
+                    + "</g>"));
+    plain(
+        all,
+        "cairo: a slip in the title",
+        "title-other",
+        () -> cairo(text(540, 200, 40, "#000000", "The Salt Leger") + spine(0), ""));
+    plain(
+        all,
+        "ReportLab: crop marks round it",
+        "carries-marks",
+        () ->
+            reportlab(
+                W + 72,
+                H + 72,
+                "c.setLineWidth(.25)\nfor x in (45,"
+                    + n(W + 27)
+                    + "):\n c.line(x,0,x,27); c.line(x,"
+                    + n(H + 45)
+                    + ",x,"
+                    + n(H + 72)
+                    + ")\n"));
     plain(
         all,
         "cairo: a line of a tenth of a point",

@@ -204,7 +204,7 @@ public class Benching {
 
   private static Optional<Finding> safe(Cover cover, Set<String> tried) {
     return cover.findings().stream()
-        .filter(f -> f.safeRemedy().isPresent() && !tried.contains(key(f)))
+        .filter(f -> cover.isSafelyMended(f) && !tried.contains(key(f)))
         .findFirst();
   }
 

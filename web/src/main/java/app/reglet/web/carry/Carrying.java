@@ -157,12 +157,16 @@ public class Carrying {
   }
 
   private EditionEntity edition(Cover origin, Target target, Specification spec) {
-    return new EditionEntity(
-        origin.edition().getBook(),
-        target.house(),
-        houses.version(target.house()),
-        spec,
-        clock.instant());
+    EditionEntity e =
+        new EditionEntity(
+            origin.edition().getBook(),
+            target.house(),
+            houses.version(target.house()),
+            spec,
+            clock.instant());
+    // until it has its own, which a finding asks for
+    e.setIsbn(origin.edition().getIsbnTyped(), origin.edition().getIsbn().orElse(null));
+    return e;
   }
 
   private Cover on(Cover origin, EditionEntity edition, Viewer viewer) {
@@ -190,7 +194,7 @@ public class Carrying {
 
   /** What carries an edition's designs. */
   Carry carry(EditionEntity edition) {
-    return new Carry(edition.getBook().facts(), this::proportion);
+    return new Carry(edition.printed(), this::proportion);
   }
 
   private OptionalDouble proportion(String sha) {

@@ -2,7 +2,6 @@ package app.reglet.web.demo;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Flaps;
-import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.measure.Length;
@@ -45,9 +44,9 @@ class ComposedBooks {
 
         For those who begin, and for those who have typed too long.""",
         "£8.00");
-    book.setIsbn("978-3-16-148410-0", Isbn.parse("978-3-16-148410-0"));
     EditionEntity edition = shelf.edition(book, "gannet-and-gauge", "6 x 9 in", 100, "white");
-    shelf.keep(edition, DemoCovers.workbook(shelf.wrap(edition), book.facts()));
+    shelf.number(edition, "978-3-16-148410-0");
+    shelf.keep(edition, DemoCovers.workbook(shelf.wrap(edition), edition.printed()));
   }
 
   /** A magazine with a single flap of 105 mm, printed inside too; its spine is 10 mm. */
@@ -73,7 +72,7 @@ class ComposedBooks {
                     PageTurn.LTR)
                 .withFlaps(Optional.of(new Flaps(Length.mm("105"), Length.ZERO)))
                 .withInsidePrinted(true));
-    shelf.keep(edition, DemoCovers.magazine(shelf.wrap(edition), book.facts()));
+    shelf.keep(edition, DemoCovers.magazine(shelf.wrap(edition), edition.printed()));
   }
 
   /** A pocket book with the press's mark as a picture that is partly clear. */
@@ -89,7 +88,6 @@ class ComposedBooks {
 
         Fits the pocket that the flask leaves free.""",
         "£6.50");
-    book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
     EditionEntity edition =
         shelf.edition(
             book,
@@ -101,7 +99,8 @@ class ComposedBooks {
                 "bulky-80",
                 "black",
                 PageTurn.LTR));
+    shelf.number(edition, "978-1-4028-9463-3");
     Picture mark = shelf.own("mark.png", () -> DemoArt.mark(900));
-    shelf.keep(edition, DemoCovers.pocket(shelf.wrap(edition), book.facts(), mark.sha()));
+    shelf.keep(edition, DemoCovers.pocket(shelf.wrap(edition), edition.printed(), mark.sha()));
   }
 }

@@ -1,6 +1,7 @@
 package app.reglet.web.demo;
 
 import app.reglet.core.book.Binding;
+import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.design.Design;
@@ -93,6 +94,12 @@ class DemoShelf {
         house,
         Specification.of(
             Binding.PERFECT_BOUND, Size.parse(trim, Unit.MM), pages, stock, "black", PageTurn.LTR));
+  }
+
+  /** Names an edition by its ISBN. */
+  void number(EditionEntity edition, String isbn) {
+    edition.setIsbn(isbn, Isbn.parse(isbn));
+    editions.save(edition);
   }
 
   EditionEntity edition(BookEntity book, String house, Specification spec) {

@@ -2,7 +2,6 @@ package app.reglet.web.demo;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Further;
-import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.design.Colour;
@@ -94,7 +93,6 @@ public class DemoWorld {
 
         “Exact as a tide table, and as pitiless.” – The Hythe Lantern""",
         "£12.99");
-    book.setIsbn("978-1-4028-9462-6", Isbn.parse("978-1-4028-9462-6"));
     book.setFurther(
         new Further(
             "",
@@ -107,6 +105,7 @@ public class DemoWorld {
             Map.of()),
         "");
     EditionEntity edition = shelf.edition(book, "gannet-and-gauge", "6 x 9 in", 312, "cream");
+    shelf.number(edition, "978-1-4028-9462-6");
     Picture art = shelf.own("tide-flats.jpg", () -> DemoArt.tideFlats(4400, 3133));
     compose(
         edition,
@@ -128,8 +127,8 @@ public class DemoWorld {
 
         Each knot is drawn three times: as it is begun, as it is drawn up, and as it looks at dusk with cold hands.""",
         "£9.50");
-    book.setIsbn("978-0-306-40615-7", Isbn.parse("978-0-306-40615-7"));
     EditionEntity edition = shelf.edition(book, "osier-row", "A5", 171, "offset-100");
+    shelf.number(edition, "978-0-306-40615-7");
     compose(
         edition,
         StartingLayout.LABEL,
@@ -326,7 +325,7 @@ public class DemoWorld {
             houses.get(edition.getHouseId(), edition.getHouseVersion()));
     Design begun =
         revisions.current(edition).changed(PrintedSide.OUTSIDE, c -> c.withGround(ground));
-    Design laid = layout.on(wrap, edition.getBook().facts(), begun, dress);
+    Design laid = layout.on(wrap, edition.printed(), begun, dress);
     shelf.license(edition, laid);
     revisions.save(edition.getId(), 0, begun, "Ground");
     revisions.save(edition.getId(), 1, laid, "Layout " + layout.title());

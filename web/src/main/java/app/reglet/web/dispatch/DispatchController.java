@@ -15,6 +15,7 @@ import app.reglet.web.shell.Gone;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.Fronts;
 import app.reglet.web.titles.MeasureLine;
 import app.reglet.web.titles.StandingOut;
 import jakarta.servlet.http.HttpServletResponse;
@@ -69,7 +70,13 @@ public class DispatchController {
   String page(@PathVariable Long id, Viewer viewer, Model model) {
     Cover cover = standing.with(covers.of(id, viewer));
     model.addAttribute("cover", cover);
-    model.addAttribute("preflight", Preflight.of(cover));
+    Preflight preflight = Preflight.of(cover);
+    model.addAttribute("preflight", preflight);
+    model.addAttribute("handed", null);
+    if (cover.wrap().isPresent()) {
+      String sheet = "/editions/" + id + "/sheet?v=" + Fronts.key(cover.edition());
+      model.addAttribute("handed", preflight.drawn(cover, sheet));
+    }
     model.addAttribute("place", "dispatch");
     model.addAttribute("line", MeasureLine.of(cover));
     model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));

@@ -16,8 +16,10 @@ import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.drawing.WrapDrawing;
 import app.reglet.press.inspect.BlockCount;
+import app.reglet.press.inspect.BlockFacts;
 import app.reglet.press.inspect.BlockFit;
 import app.reglet.press.inspect.BlockFitText;
+import app.reglet.press.inspect.BlockGutter;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.svg.DrawingSvg;
 import app.reglet.press.type.Hyphenation;
@@ -187,7 +189,8 @@ public class DocketController {
     model.addAttribute("cover", cover);
     try (Uploads.Upload upload = uploads.take(file)) {
       model.addAttribute("name", upload.name());
-      PdfFacts facts = reading.pdf(upload.path());
+      BlockFacts file = reading.block(upload.path());
+      PdfFacts facts = file.pdf();
       EditionEntity e = cover.edition();
       BindingRules rules = cover.house().rules(e.getBinding());
       BlockFit fit = BlockFit.of(facts, e.specification(facts.pages()), rules);
@@ -195,11 +198,15 @@ public class DocketController {
       model.addAttribute("blockSentence", BlockFitText.of(fit, cover.unit()));
       BlockCount count =
           BlockCount.of(
-              facts.pages(),
+              file,
               Optional.ofNullable(e.getPages()),
               PageCounts.of(e.specification(facts.pages()), rules));
       model.addAttribute("blockCount", count);
       model.addAttribute("blockCountSentence", BlockFitText.of(count));
+      cover
+          .wrap()
+          .flatMap(w -> BlockGutter.of(file, w))
+          .ifPresent(g -> model.addAttribute("blockGutter", BlockFitText.of(g, cover.unit())));
     } catch (Refusal r) {
       model.addAttribute("blockRefusal", r.getMessage());
     }
@@ -294,7 +301,7 @@ public class DocketController {
     typed.put(
         "trim", e.getTrimTyped().isEmpty() ? e.getTrim().print(cover.unit()) : e.getTrimTyped());
     typed.put("pages", e.getPagesTyped());
-    typed.put("isbn", e.getBook().getIsbnTyped());
+    typed.put("isbn", e.getIsbnTyped());
     typed.put("ownFacts", e.getBook().getOwnTyped());
     typed.put(
         "spread",

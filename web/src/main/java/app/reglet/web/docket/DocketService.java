@@ -80,6 +80,7 @@ public class DocketService {
     Map<String, String> problems = new LinkedHashMap<>();
     tooLong(form, problems);
     words(edition.getBook(), form, problems);
+    isbn(edition, form, problems);
     if (form.house() != null && !form.house().equals(edition.getHouseId())) {
       edition.setHouse(form.house(), houses.version(form.house()));
     }
@@ -139,7 +140,7 @@ public class DocketService {
     Map<String, String> problems =
         new LinkedHashMap<>(
             FactsReader.read(typed(edition), covers.sheet(edition), unit).problems());
-    String isbn = edition.getBook().getIsbnTyped();
+    String isbn = edition.getIsbnTyped();
     if (!isbn.isEmpty()) {
       try {
         Isbn.parse(isbn);
@@ -224,17 +225,20 @@ public class DocketService {
         problems.containsKey("blurb") ? now.blurb() : form.blurb().strip(),
         (problems.containsKey("price") ? now.price() : form.price()).strip());
     further(book, form, problems);
+  }
+
+  private static void isbn(EditionEntity edition, DocketForm form, Map<String, String> problems) {
     if (problems.containsKey("isbn")) {
       return;
     }
     if (form.isbn().isBlank()) {
-      book.setIsbn("", null);
+      edition.setIsbn("", null);
       return;
     }
     try {
-      book.setIsbn(form.isbn().strip(), Isbn.parse(form.isbn()));
+      edition.setIsbn(form.isbn().strip(), Isbn.parse(form.isbn()));
     } catch (Refusal r) {
-      book.setIsbn(form.isbn(), null);
+      edition.setIsbn(form.isbn(), null);
       problems.put("isbn", r.getMessage());
     }
   }

@@ -15,8 +15,6 @@ final class FactColumns {
     book.put("author", "author");
     book.put("imprint", "imprint");
     book.put("blurb", "blurb");
-    book.put("isbn", "ISBN");
-    book.put("isbn_typed", "ISBN");
     book.put("price", "price");
     book.put("series", "series");
     book.put("series_number", "number in the series");
@@ -48,6 +46,8 @@ final class FactColumns {
     edition.put("told_spine_typed", "told spine");
     edition.put("told_source", "where it was told");
     edition.put("inside_printed", "inside printed");
+    edition.put("isbn", "ISBN");
+    edition.put("isbn_typed", "ISBN");
     ALL.put("edition", edition);
   }
 

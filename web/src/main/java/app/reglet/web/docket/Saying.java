@@ -37,7 +37,7 @@ public class Saying {
     EditionEntity edition =
         editions.findById(id).orElseThrow(() -> new Gone("There is no such edition here."));
     BookEntity book = edition.getBook();
-    if (!book.facts().text(fact).equals(said.replace("\r\n", "\n"))) {
+    if (!edition.printed().text(fact).equals(said.replace("\r\n", "\n"))) {
       throw new Conflict(
           "The "
               + fact.id()

@@ -27,9 +27,7 @@ import org.springframework.stereotype.Service;
 class Comparison {
   private static final int WIDE = 640;
 
-  /** How far bars reach above and below a line through them at most, and beside it, mm. */
-  private static final double BAR_HEIGHT = 26;
-
+  /** Round the bars of a barcode, mm. */
   private static final double BAR_AIR = 3;
 
   private final InspectedFiles files;
@@ -76,9 +74,9 @@ class Comparison {
             c ->
                 new Rect(
                     on.page().x() + c.place().x() - BAR_AIR,
-                    on.page().y() + c.place().y() - BAR_HEIGHT,
+                    on.page().y() + c.place().y() - BAR_AIR,
                     c.place().width() + 2 * BAR_AIR,
-                    2 * BAR_HEIGHT))
+                    c.place().height() + 2 * BAR_AIR))
         .toList();
   }
 

@@ -3,10 +3,12 @@ package app.reglet.web.inspect;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import app.reglet.core.house.FileRules;
+import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.FileFacts;
+import app.reglet.press.inspect.SizesText;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.PrintedSheet;
 import app.reglet.press.svg.GuidedSvg;
@@ -24,6 +26,7 @@ import app.reglet.web.titles.Measured;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -45,6 +48,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.util.UriUtils;
 
 /** The place Inspect: any PDF or picture, against any edition or all of them. */
 @Controller
@@ -58,6 +62,7 @@ public class InspectController {
   private final Uploads uploads;
   private final InspectedFiles files;
   private final Inspections inspections;
+  private final MeantFor meant;
   private final Comparison comparison;
   private final Drawing drawing;
 
@@ -68,6 +73,7 @@ public class InspectController {
       Uploads uploads,
       InspectedFiles files,
       Inspections inspections,
+      MeantFor meant,
       Comparison comparison,
       Drawing drawing) {
     this.houses = houses;
@@ -76,6 +82,7 @@ public class InspectController {
     this.covers = covers;
     this.files = files;
     this.inspections = inspections;
+    this.meant = meant;
     this.comparison = comparison;
     this.drawing = drawing;
   }
@@ -103,38 +110,70 @@ public class InspectController {
    */
   @GetMapping("/inspect")
   String page(
-      @RequestParam(required = false) Long edition,
+      Against against,
       @RequestParam(defaultValue = "") String sha,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
       HttpServletResponse response,
       Model model) {
-    fill(edition, model);
-    expected(edition, viewer, model);
+    fill(against, model);
+    expected(against, viewer, model);
     if (!sha.isEmpty()) {
-      report(files.get(sha), edition, viewer, 1, View.ALL.get(0).id(), model);
+      report(files.get(sha), against, viewer, 1, View.ALL.get(0).id(), model);
     }
-    return answer(sha, edition, htmx, response);
+    return answer(sha, against, htmx, response);
   }
 
   /** The page whole, or its changing part with the address that shows it again. */
   private static String answer(
-      String sha, Long edition, String htmx, HttpServletResponse response) {
+      String sha, Against against, String htmx, HttpServletResponse response) {
     if (htmx == null) {
       return "inspect";
     }
     response.setHeader(
         "HX-Push-Url",
-        "/inspect"
-            + (sha.isEmpty() ? "" : "/" + sha)
-            + (edition == null ? "" : "?edition=" + edition));
+        "/inspect" + (sha.isEmpty() ? "" : "/" + sha) + against.query().replaceFirst("^&", "?"));
     return "inspect :: inspected";
   }
 
-  private void fill(Long edition, Model model) {
+  /**
+   * What a file is held against.
+   *
+   * @param edition null for every one
+   * @param house the id of a house; empty for each edition's own
+   */
+  public record Against(Long edition, String house) {
+    public Against {
+      house = house == null ? "" : house;
+    }
+
+    /** As the end of an address, with its ampersands. */
+    public String query() {
+      return (edition == null ? "" : "&edition=" + edition)
+          + (house.isEmpty() ? "" : "&house=" + UriUtils.encode(house, StandardCharsets.UTF_8));
+    }
+  }
+
+  private void fill(Against against, Model model) {
     model.addAttribute(
         "choices", editions.findAllByOrderByIdAsc().stream().map(this::choice).toList());
-    model.addAttribute("edition", edition);
+    model.addAttribute("houses", meant.choices());
+    model.addAttribute("against", against);
+    model.addAttribute("edition", against.edition());
+  }
+
+  /** The edition measured as it is asked for; empty, with the reason told, where it can't be. */
+  private Optional<Measured> measured(Against against, Viewer viewer, Model model) {
+    if (against.edition() == null) {
+      return Optional.empty();
+    }
+    EditionEntity e = covers.edition(against.edition());
+    try {
+      return Optional.of(meant.of(e, against.house(), viewer));
+    } catch (Refusal r) {
+      model.addAttribute("refusal", r.getMessage());
+      return Optional.empty();
+    }
   }
 
   /**
@@ -148,27 +187,18 @@ public class InspectController {
   /** A page: its name, its drawing, its size. */
   public record Drawn(String name, String svg, String size) {}
 
-  private void expected(Long edition, Viewer viewer, Model model) {
+  private void expected(Against against, Viewer viewer, Model model) {
     model.addAttribute("expected", null);
-    if (edition == null) {
-      return;
-    }
-    Measured m = covers.measured(covers.edition(edition), viewer);
-    m.wrap()
-        .ifPresent(
-            w ->
-                model.addAttribute(
-                    "expected",
-                    new Expected(
-                        FilePages.of(w).stream()
-                            .map(
-                                p ->
-                                    new Drawn(
-                                        p.page().title(),
-                                        GuidedSvg.of(p),
-                                        p.sheet().print(m.unit())))
-                            .toList(),
-                        figures(w, m))));
+    measured(against, viewer, model)
+        .ifPresent(m -> m.wrap().ifPresent(w -> model.addAttribute("expected", expected(w, m))));
+  }
+
+  private static Expected expected(Wrap w, Measured m) {
+    return new Expected(
+        FilePages.of(w).stream()
+            .map(p -> new Drawn(p.page().title(), GuidedSvg.of(p), p.sheet().print(m.unit())))
+            .toList(),
+        figures(w, m));
   }
 
   private static Map<String, String> figures(Wrap outside, Measured m) {
@@ -196,21 +226,21 @@ public class InspectController {
   @PostMapping("/inspect")
   String inspect(
       @RequestParam MultipartFile file,
-      @RequestParam(required = false) Long edition,
+      Against against,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
       HttpServletResponse response,
       Model model)
       throws IOException {
-    fill(edition, model);
-    expected(edition, viewer, model);
+    fill(against, model);
+    expected(against, viewer, model);
     try (Uploads.Upload upload = uploads.take(file)) {
       Inspected inspected = files.take(upload);
-      report(inspected, edition, viewer, 1, View.ALL.get(0).id(), model);
-      return answer(inspected.facts().sha(), edition, htmx, response);
+      report(inspected, against, viewer, 1, View.ALL.get(0).id(), model);
+      return answer(inspected.facts().sha(), against, htmx, response);
     } catch (Refusal r) {
       model.addAttribute("refusal", r.getMessage());
-      return answer("", edition, htmx, response);
+      return answer("", against, htmx, response);
     }
   }
 
@@ -218,15 +248,15 @@ public class InspectController {
   @GetMapping("/inspect/{sha}")
   String again(
       @PathVariable String sha,
-      @RequestParam(required = false) Long edition,
+      Against against,
       @RequestParam(defaultValue = "1") int page,
       @RequestParam(defaultValue = "seen") String view,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
       Model model) {
-    fill(edition, model);
-    expected(edition, viewer, model);
-    report(files.get(sha), edition, viewer, page, view, model);
+    fill(against, model);
+    expected(against, viewer, model);
+    report(files.get(sha), against, viewer, page, view, model);
     return htmx != null ? "inspect :: inspected" : "inspect";
   }
 
@@ -254,12 +284,13 @@ public class InspectController {
   }
 
   private void report(
-      Inspected inspected, Long edition, Viewer viewer, int page, String view, Model model) {
+      Inspected inspected, Against against, Viewer viewer, int page, String view, Model model) {
     FileFacts facts = inspected.facts();
     View chosen = View.byId(view);
     int shown = Math.max(1, Math.min(page, drawn(facts)));
     model.addAttribute("file", inspected);
     model.addAttribute("facts", facts.pdf());
+    model.addAttribute("otherSizes", SizesText.of(facts.pdf().others(), viewer.unitOr(Unit.MM)));
     model.addAttribute("page", shown);
     model.addAttribute("pages", drawn(facts));
     model.addAttribute("view", chosen);
@@ -268,50 +299,56 @@ public class InspectController {
     model.addAttribute("coverage", inspections.coverage(facts.sha(), shown).orElse(null));
     model.addAttribute(
         "others", files.latest().stream().filter(f -> !f.sha().equals(facts.sha())).toList());
-    String picture = picture(facts.sha(), shown, chosen, edition);
+    String picture = picture(facts.sha(), shown, chosen, against);
     model.addAttribute("picture", picture);
     model.addAttribute("drawn", null);
-    if (edition == null) {
-      model.addAttribute("told", told(inspected, viewer));
+    if (against.edition() == null) {
+      model.addAttribute("told", told(inspected, against.house(), viewer));
       return;
     }
-    Measured m = covers.measured(covers.edition(edition), viewer);
-    Optional<Inspections.Verdict> verdict = inspections.of(inspected, m);
-    verdict.ifPresent(
-        v -> {
-          model.addAttribute("measured", m);
-          model.addAttribute("verdict", v);
-          model.addAttribute(
-              "drawn", inspections.drawn(inspected, m, shown, v, picture, List.of()).orElse(null));
-        });
+    measured(against, viewer, model)
+        .ifPresent(
+            m ->
+                inspections
+                    .of(inspected, m)
+                    .ifPresent(
+                        v -> {
+                          model.addAttribute("measured", m);
+                          model.addAttribute("verdict", v);
+                          model.addAttribute(
+                              "drawn",
+                              inspections
+                                  .drawn(inspected, m, shown, v, picture, List.of())
+                                  .orElse(null));
+                        }));
   }
 
   private static int drawn(FileFacts facts) {
     return Math.min(facts.pdf().pages(), FileFacts.MOST_DRAWN);
   }
 
-  private static String picture(String sha, int page, View view, Long edition) {
-    return "/inspect/"
-        + sha
-        + "/picture?page="
-        + page
-        + "&view="
-        + view.id()
-        + (edition == null ? "" : "&edition=" + edition);
+  private static String picture(String sha, int page, View view, Against against) {
+    return "/inspect/" + sha + "/picture?page=" + page + "&view=" + view.id() + against.query();
   }
 
   /** An edition and what it says of a file. */
   public record Told(Choice choice, long stops, long looks, List<String> first) {}
 
-  /** What every edition says of a file, those that it fits first. */
-  private List<Told> told(Inspected inspected, Viewer viewer) {
+  /** What every edition says of a file, those that it fits first; of a house's those it makes. */
+  private List<Told> told(Inspected inspected, String house, Viewer viewer) {
     List<Told> all = new ArrayList<>();
     for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
       if (!covers.hasReadableFacts(e)) {
         continue;
       }
+      Measured m;
+      try {
+        m = meant.of(e, house, viewer);
+      } catch (Refusal notThere) {
+        continue;
+      }
       inspections
-          .ofMany(inspected, covers.measured(e, viewer))
+          .ofMany(inspected, m)
           .ifPresent(
               v ->
                   all.add(
@@ -334,13 +371,18 @@ public class InspectController {
       @PathVariable String sha,
       @RequestParam(defaultValue = "1") int page,
       @RequestParam(defaultValue = "seen") String view,
-      @RequestParam(required = false) Long edition,
+      Against against,
       Viewer viewer) {
     View wanted = View.byId(view);
     int most =
-        edition == null
+        against.edition() == null
             ? UNLIMITED
-            : covers.sheet(covers.edition(edition)).files().press().mostInk();
+            : meant
+                .of(covers.edition(against.edition()), against.house(), viewer)
+                .house()
+                .files()
+                .press()
+                .mostInk();
     files.get(sha);
     return drawing.of(
         () ->
@@ -374,6 +416,7 @@ public class InspectController {
   CompletableFuture<String> compared(
       @PathVariable String sha,
       @RequestParam Long edition,
+      @RequestParam(defaultValue = "") String house,
       @RequestParam(defaultValue = "1") int page,
       @RequestParam(defaultValue = "bench") String against,
       Viewer viewer,
@@ -384,7 +427,7 @@ public class InspectController {
         () -> {
           try {
             List<Rect> apart = comparison.differences(inspected, cover, page, against);
-            Measured m = covers.measured(covers.edition(edition), viewer);
+            Measured m = meant.of(covers.edition(edition), house, viewer);
             inspections
                 .of(inspected, m)
                 .flatMap(
@@ -394,7 +437,7 @@ public class InspectController {
                             m,
                             page,
                             v,
-                            picture(sha, page, View.ALL.get(0), edition),
+                            picture(sha, page, View.ALL.get(0), new Against(edition, house)),
                             apart))
                 .ifPresent(svg -> model.addAttribute("drawn", svg));
             String other =

@@ -64,6 +64,9 @@ class InspectedFiles {
    * @throws Refusal when it can't be read
    */
   Inspected take(Uploads.Upload upload) throws IOException {
+    if (room.left() < Room.KEPT_FREE + ROOM) {
+      sweep(0); // what was looked at before goes first
+    }
     room.need(ROOM);
     Path aside = uploads.directory();
     try {
@@ -84,7 +87,7 @@ class InspectedFiles {
     Files.createDirectories(data.inspected());
     DataDirectory.deleteAll(place);
     Files.move(aside, place, StandardCopyOption.ATOMIC_MOVE);
-    sweep();
+    sweep(MOST_KEPT);
   }
 
   /**
@@ -168,9 +171,10 @@ class InspectedFiles {
     }
   }
 
-  private void sweep() throws IOException {
+  /** Lets go of all but the latest so many. */
+  private synchronized void sweep(int kept) throws IOException {
     List<Path> all = directories();
-    for (Path old : all.subList(Math.min(MOST_KEPT, all.size()), all.size())) {
+    for (Path old : all.subList(Math.min(kept, all.size()), all.size())) {
       DataDirectory.deleteAll(old);
     }
   }

@@ -227,7 +227,7 @@ public class Packages {
         b.author(),
         b.imprint(),
         b.blurb(),
-        book.getIsbnTyped(),
+        "", // each edition has its own, among its facts
         b.price(),
         f.series(),
         f.number(),

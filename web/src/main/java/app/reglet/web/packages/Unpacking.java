@@ -237,13 +237,6 @@ public class Unpacking {
               b.language(),
               Map.of()),
           b.ownFacts());
-      Isbn isbn = null;
-      try {
-        isbn = b.isbn().isBlank() ? null : Isbn.parse(b.isbn());
-      } catch (Refusal r) {
-        // as it was typed: the docket says what is wrong
-      }
-      book.setIsbn(b.isbn(), isbn);
       book.keep(
           slip.pictures().stream()
               .map(
@@ -282,7 +275,12 @@ public class Unpacking {
         Map<String, String> facts = new TreeMap<>(e.facts());
         facts.put("house_id", sheet.house());
         facts.put("house_version", String.valueOf(sheet.version()));
+        // before editions had their own, the title had one
+        String typed = facts.getOrDefault("isbn_typed", slip.book().plain().isbn());
+        facts.remove("isbn");
+        facts.remove("isbn_typed");
         edition = EditionEntity.begun(book, facts, clock.instant());
+        isbn(edition, typed);
         if (edition.getBinding() == null || edition.getTurn() == null) {
           throw new IllegalArgumentException();
         }
@@ -311,6 +309,18 @@ public class Unpacking {
         revisions.backTo(edition, e.revision());
       }
       return edition;
+    }
+
+    /** As it was typed; what is wrong with it the docket says. */
+    private static void isbn(EditionEntity edition, String typed) {
+      String plain = typed == null ? "" : typed.replaceAll("\\p{Cntrl}", "");
+      Isbn isbn = null;
+      try {
+        isbn = plain.isBlank() ? null : Isbn.parse(plain);
+      } catch (Refusal r) {
+        // kept as typed
+      }
+      edition.setIsbn(plain, isbn);
     }
 
     private Design design(Slip.Revision r) throws IOException {

@@ -2,9 +2,11 @@ package app.reglet.web.preflight;
 
 import app.reglet.core.act.Act;
 import app.reglet.core.check.Finding;
+import app.reglet.press.svg.GuidedSvg;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.LetBeEntity;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +48,22 @@ public record Preflight(List<Group> groups, long safe) {
     }
     return new Preflight(
         groups.entrySet().stream().map(g -> new Group(g.getKey().title(), g.getValue())).toList(),
-        cover.findings().stream().filter(f -> f.safeRemedy().isPresent()).count());
+        cover.findings().stream().filter(cover::isSafelyMended).count());
+  }
+
+  /** The outside as it is handed over, what is found of it numbered as in the list. */
+  public String drawn(Cover cover, String picture) {
+    List<GuidedSvg.Note> notes =
+        groups.stream()
+            .flatMap(g -> g.lines().stream())
+            .filter(l -> !l.inside() && l.finding().place().isPresent())
+            .sorted(Comparator.comparingInt(Line::number))
+            .map(
+                l ->
+                    new GuidedSvg.Note(
+                        l.number(), l.finding().place().get(), l.finding().mustMend()))
+            .toList();
+    return GuidedSvg.handed(
+        cover.sheet(), picture, notes, "The cover as it is handed over, bleed and all");
   }
 }

@@ -13,6 +13,7 @@ import app.reglet.web.titles.LetBeEntity;
 import app.reglet.web.titles.LetBeRows;
 import app.reglet.web.titles.StandingOut;
 import java.time.Clock;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -60,6 +61,24 @@ public class PreflightController {
       @PathVariable Long id, @RequestParam int base, Viewer viewer, RedirectAttributes told) {
     Benching.Changed changed = benching.mendAll(id, base, PrintedSide.OUTSIDE, viewer);
     told.addFlashAttribute("mended", changed.undoable().orElse("") + ".");
+    return back(id);
+  }
+
+  /** Mends one finding in the way that was chosen. */
+  @PostMapping("/remedy")
+  String remedy(
+      @PathVariable Long id,
+      @RequestParam int base,
+      @RequestParam String code,
+      @RequestParam(defaultValue = "") String piece,
+      @RequestParam(defaultValue = "outside") String side,
+      @RequestParam(defaultValue = "0") String choice,
+      Viewer viewer,
+      RedirectAttributes told) {
+    Map<String, String> mend =
+        Map.of("edit", "mend", "code", code, "piece", piece, "choice", choice, "side", side);
+    Benching.Changed changed = benching.edit(id, base, mend, viewer);
+    told.addFlashAttribute("mended", changed.undoable().orElse("Nothing was to be changed") + ".");
     return back(id);
   }
 

@@ -2,6 +2,7 @@ package app.reglet.web.reading;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.font.FontFacts;
+import app.reglet.press.inspect.BlockFacts;
 import app.reglet.press.inspect.FileFacts;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
@@ -84,6 +85,16 @@ public class ReadingRoom implements DisposableBean {
    */
   public PdfFacts pdf(Path file) {
     return JSON.treeToValue(ask(file, Map.of("kind", "pdf")).get("pdf"), PdfFacts.class);
+  }
+
+  /**
+   * What the PDF of a book block says, and what of its pages is looked at.
+   *
+   * @throws Refusal when it can't be read, or costs more than it may
+   * @throws Busy when too many files are being read
+   */
+  public BlockFacts block(Path file) {
+    return JSON.treeToValue(ask(file, Map.of("kind", "block")).get("block"), BlockFacts.class);
   }
 
   /**

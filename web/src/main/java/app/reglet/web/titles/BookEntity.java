@@ -5,7 +5,6 @@ import app.reglet.core.book.Asset;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.book.Further;
-import app.reglet.core.book.Isbn;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -36,11 +35,6 @@ public class BookEntity {
 
   @Column(length = 20_000)
   private String blurb = "";
-
-  private String isbn;
-
-  @Column(name = "isbn_typed")
-  private String isbnTyped = "";
 
   private String price = "";
   private String series = "";
@@ -100,16 +94,11 @@ public class BookEntity {
     return author;
   }
 
-  /** What was typed as ISBN, right or wrong. */
-  public String getIsbnTyped() {
-    return isbnTyped;
-  }
-
   public Instant getCreated() {
     return created;
   }
 
-  /** The words of the book, all but its ISBN. */
+  /** The words of the book. */
   public void setWords(
       String title, String subtitle, String author, String imprint, String blurb, String price) {
     this.title = title;
@@ -118,12 +107,6 @@ public class BookEntity {
     this.imprint = imprint;
     this.blurb = blurb;
     this.price = price;
-  }
-
-  /** What was typed, and the ISBN it is; null keeps none. */
-  public void setIsbn(String typed, Isbn read) {
-    this.isbnTyped = typed;
-    this.isbn = read == null ? null : read.digits();
   }
 
   /** What else it says. */
@@ -138,7 +121,7 @@ public class BookEntity {
     this.own = ownTyped;
   }
 
-  /** One fact said anew; the ISBN has its own reader. */
+  /** One fact said anew; the ISBN is an edition's. */
   public void say(Fact fact, String text) {
     switch (fact) {
       case TITLE -> title = text;
@@ -179,7 +162,7 @@ public class BookEntity {
     return picturesStep;
   }
 
-  /** The facts as the core knows them. */
+  /** The facts as the core knows them, without the ISBN, which its editions have. */
   public Book facts() {
     return new Book(
         title,
@@ -187,7 +170,7 @@ public class BookEntity {
         author,
         imprint,
         blurb,
-        Optional.ofNullable(isbn).map(Isbn::new),
+        Optional.empty(),
         price,
         new Further(series, number, quote, about, edition, date, language, ownFacts()),
         pictures());

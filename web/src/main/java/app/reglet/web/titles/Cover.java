@@ -3,6 +3,7 @@ package app.reglet.web.titles;
 import app.reglet.core.Refusal;
 import app.reglet.core.book.Book;
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.PiecesSeen;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.PrintedSide;
@@ -101,6 +102,12 @@ public record Cover(
   /** How many findings must be mended, on either side. */
   public long toMend() {
     return Stream.concat(findings.stream(), beyond.stream()).filter(Finding::mustMend).count();
+  }
+
+  /** Whether a finding of this side can be mended with nothing to judge and nothing to unlock. */
+  public boolean isSafelyMended(Finding f) {
+    return f.safeRemedy().isPresent()
+        && f.piece().stream().noneMatch(p -> PiecesSeen.isLocked(composition(), p));
   }
 
   /** How many findings there are, on either side. */

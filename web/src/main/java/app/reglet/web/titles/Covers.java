@@ -118,7 +118,7 @@ public class Covers {
   }
 
   private Measured measured(EditionEntity edition, Unit unit) {
-    return Measured.of(edition, edition.getBook().facts(), sheet(edition), facts(edition), unit);
+    return Measured.of(edition, edition.printed(), sheet(edition), facts(edition), unit);
   }
 
   /** Whether an edition's facts and its rule sheet can be read, whatever is on its cover. */

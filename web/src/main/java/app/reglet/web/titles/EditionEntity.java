@@ -1,5 +1,6 @@
 package app.reglet.web.titles;
 
+import app.reglet.core.book.Book;
 import app.reglet.core.book.Specification;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -103,6 +104,11 @@ public class EditionEntity extends EditionFacts {
 
   public BookEntity getBook() {
     return book;
+  }
+
+  /** What its cover says: the title's facts with its own ISBN. */
+  public Book printed() {
+    return book.facts().with(getIsbn());
   }
 
   public int getRevision() {

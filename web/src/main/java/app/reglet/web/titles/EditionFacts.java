@@ -2,6 +2,7 @@ package app.reglet.web.titles;
 
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Flaps;
+import app.reglet.core.book.Isbn;
 import app.reglet.core.book.PageTurn;
 import app.reglet.core.book.Specification;
 import app.reglet.core.book.ToldSpine;
@@ -70,6 +71,10 @@ public abstract class EditionFacts {
   private String stock;
   private String ink;
   private String turn;
+  private String isbn;
+
+  @Column(name = "isbn_typed")
+  private String isbnTyped = "";
 
   public String getHouseId() {
     return houseId;
@@ -234,6 +239,22 @@ public abstract class EditionFacts {
     return ink;
   }
 
+  /** What was typed as ISBN, right or wrong. */
+  public String getIsbnTyped() {
+    return isbnTyped;
+  }
+
+  /** The ISBN that names this edition, empty while none does. */
+  public Optional<Isbn> getIsbn() {
+    return Optional.ofNullable(isbn).map(Isbn::new);
+  }
+
+  /** What was typed, and the ISBN it is; null keeps none. */
+  public void setIsbn(String typed, Isbn read) {
+    this.isbnTyped = typed;
+    this.isbn = read == null ? null : read.digits();
+  }
+
   private Optional<Flaps> flaps() {
     Optional<Length> front = getFrontFlap();
     Optional<Length> back = getBackFlap();
@@ -265,6 +286,8 @@ public abstract class EditionFacts {
     columns.put("told_spine_typed", toldSpineTyped);
     columns.put("told_source", toldSource);
     columns.put("inside_printed", String.valueOf(insidePrinted));
+    columns.put("isbn", isbn);
+    columns.put("isbn_typed", isbnTyped);
     return columns;
   }
 
@@ -299,6 +322,8 @@ public abstract class EditionFacts {
       case "told_spine_typed" -> toldSpineTyped = value;
       case "told_source" -> toldSource = value;
       case "inside_printed" -> insidePrinted = Boolean.parseBoolean(value);
+      case "isbn" -> isbn = value;
+      case "isbn_typed" -> isbnTyped = value == null ? "" : value;
       default -> throw new IllegalArgumentException("There is no fact in " + column + ".");
     }
   }

@@ -15,6 +15,11 @@ public interface Editions extends JpaRepository<EditionEntity, Long> {
       "select e from EditionEntity e join fetch e.book where e.takenAway is null and e.book.id = :book order by e.id")
   List<EditionEntity> ofBook(Long book);
 
+  /** Those that are named by an ISBN. */
+  @Query(
+      "select e from EditionEntity e join fetch e.book where e.takenAway is null and e.isbn = :digits order by e.id")
+  List<EditionEntity> withIsbn(String digits);
+
   /** Those that were taken away, the latest first. */
   @Query(
       "select e from EditionEntity e join fetch e.book where e.takenAway is not null order by e.takenAway desc")

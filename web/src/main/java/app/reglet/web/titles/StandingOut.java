@@ -62,6 +62,7 @@ public class StandingOut {
   public Cover looked(Cover cover) {
     List<Finding> findings = new ArrayList<>(cover.findings());
     findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
+    findings.addAll(PiecesSeen.locked(cover.composition(), cover.sheet(), findings));
     return letting.of(
         cover.with(
             Finding.at(cover.house().files().findings(), findings), cover.beyond(), cover.letBe()));

@@ -142,7 +142,8 @@ public class SavingTest {
       assertThat(made.status()).isEqualTo(507);
       Web.Answer upload =
           web.upload("/inspect", Map.of(), "file", "x.pdf", "%PDF-1.4 x".getBytes());
-      assertThat(upload.status()).isLessThan(500);
+      assertThat(upload.status()).as("what is looked at is put aside").isEqualTo(507);
+      assertThat(upload.body()).contains("92.0 MB are needed").contains("Make room");
       disk.empty();
       assertThat(web.get("/health").body()).contains("\"status\":\"up\"");
       assertThat(

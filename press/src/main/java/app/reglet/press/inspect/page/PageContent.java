@@ -42,9 +42,17 @@ public record PageContent(
    * @param space family of its colour space; empty for a stencil
    * @param ppi pixels per inch in the direction in which it has fewer
    * @param filter how it is packed, {@code DCTDecode}; empty for not
+   * @param quality at which it was packed with loss, 1 to 100; 0 where it was not, or nobody knows
    */
   public record PlacedPicture(
-      Rect place, int width, int height, int bits, String space, double ppi, String filter) {}
+      Rect place,
+      int width,
+      int height,
+      int bits,
+      String space,
+      double ppi,
+      String filter,
+      int quality) {}
 
   /**
    * Letters that follow each other.
@@ -68,4 +76,19 @@ public record PageContent(
    * @param points how thick it is; 0 is as thin as the device can
    */
   public record ThinLine(Rect place, double points) {}
+
+  /** The same with other words and lines. */
+  public PageContent with(List<WordRun> otherWords, List<ThinLine> otherLines) {
+    return new PageContent(
+        number,
+        pictures,
+        otherWords,
+        otherLines,
+        spaces,
+        spots,
+        shownThrough,
+        overprints,
+        annotations,
+        cut);
+  }
 }

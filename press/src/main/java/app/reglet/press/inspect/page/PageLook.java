@@ -16,7 +16,6 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.function.BiConsumer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
@@ -73,18 +72,26 @@ public final class PageLook {
     static final Press PRESS = Press.of(OutputCondition.COATED.profile());
   }
 
+  /** Is told of barcodes. */
+  public interface Codes {
+    /**
+     * One was read.
+     *
+     * @param number its digits
+     * @param place of its bars, mm from the page's top left as seen
+     * @param module width of its thinnest bar, mm
+     * @param reflected share of red light that its panel gives back, 0 to 1
+     */
+    void read(String number, Rect place, double module, double reflected);
+  }
+
   /**
    * Draws a page's inks and what they look like, writes both, and reads what barcodes are on it.
    *
-   * @param codes told each barcode's number and place
+   * @param codes told of each barcode
    */
   public static void draw(
-      FileBytes file,
-      PDDocument document,
-      int number,
-      Path into,
-      Budget budget,
-      BiConsumer<String, Rect> codes)
+      FileBytes file, PDDocument document, int number, Path into, Budget budget, Codes codes)
       throws IOException {
     double ppi = ppi(document.getPage(number - 1));
     InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
@@ -94,7 +101,8 @@ public final class PageLook {
         new BufferedImage(inks.width(), inks.height(), BufferedImage.TYPE_INT_RGB);
     image.setRGB(0, 0, inks.width(), inks.height(), rgb, 0, inks.width());
     budget.expectTime();
-    Barcodes.of(image, MM_PER_INCH / ppi).forEach(r -> codes.accept(r.number(), r.place()));
+    Barcodes.of(image, MM_PER_INCH / ppi)
+        .forEach(r -> codes.read(r.number(), r.place(), r.module(), r.reflected()));
     Files.write(seen(into, number), ScreenPicture.png(ScreenPicture.smaller(image, SCREEN)));
     PlateFile.write(inks(into, number), inks.halved());
   }

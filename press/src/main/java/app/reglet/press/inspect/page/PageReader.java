@@ -4,12 +4,14 @@ import app.reglet.core.Refusal;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageContent.ThinLine;
+import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.reading.Budget;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.GeneralPath;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
+import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -257,7 +259,21 @@ final class PageReader extends PDFGraphicsStreamEngine {
                         image.getBitsPerComponent(),
                         space == null ? "" : family(space),
                         ppi,
-                        filter)));
+                        filter,
+                        filter.equals(COSName.DCT_DECODE.getName())
+                            ? quality((PDImageXObject) image)
+                            : 0)));
+  }
+
+  /** That of a JPEG, whose tables stand before its pixels. */
+  private int quality(PDImageXObject image) {
+    budget.object();
+    try (InputStream in =
+        image.getStream().createInputStream(List.of(COSName.DCT_DECODE.getName()))) {
+      return JpegQuality.of(in);
+    } catch (IOException e) {
+      return 0;
+    }
   }
 
   /** What of a place in the page's coordinates is within the clip, as seen. */
