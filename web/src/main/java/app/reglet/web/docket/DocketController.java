@@ -189,8 +189,8 @@ public class DocketController {
     model.addAttribute("cover", cover);
     try (Uploads.Upload upload = uploads.take(file)) {
       model.addAttribute("name", upload.name());
-      BlockFacts file = reading.block(upload.path());
-      PdfFacts facts = file.pdf();
+      BlockFacts read = reading.block(upload.path());
+      PdfFacts facts = read.pdf();
       EditionEntity e = cover.edition();
       BindingRules rules = cover.house().rules(e.getBinding());
       BlockFit fit = BlockFit.of(facts, e.specification(facts.pages()), rules);
@@ -198,14 +198,14 @@ public class DocketController {
       model.addAttribute("blockSentence", BlockFitText.of(fit, cover.unit()));
       BlockCount count =
           BlockCount.of(
-              file,
+              read,
               Optional.ofNullable(e.getPages()),
               PageCounts.of(e.specification(facts.pages()), rules));
       model.addAttribute("blockCount", count);
       model.addAttribute("blockCountSentence", BlockFitText.of(count));
       cover
           .wrap()
-          .flatMap(w -> BlockGutter.of(file, w))
+          .flatMap(w -> BlockGutter.of(read, w))
           .ifPresent(g -> model.addAttribute("blockGutter", BlockFitText.of(g, cover.unit())));
     } catch (Refusal r) {
       model.addAttribute("blockRefusal", r.getMessage());
