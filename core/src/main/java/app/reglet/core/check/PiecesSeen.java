@@ -27,7 +27,8 @@ public final class PiecesSeen {
     for (Piece p : side.pieces()) {
       Optional<Box> box = p.anchors().on(wrap);
       if (p.hidden()) {
-        found.add(look(new OfDrawing.PieceHidden(p.name()), p, box));
+        found.add(
+            look(new OfDrawing.PieceHidden(p.name()), p, box, new Remedy.Show(p.id(), p.name())));
       } else if (box.isPresent() && !box.get().overlaps(wrap.sheetBox())) {
         found.add(look(new OfDrawing.PieceOffSheet(p.name()), p, box));
       } else if (p.content() instanceof Words w && w.fact() == null && w.text().isBlank()) {
@@ -78,13 +79,10 @@ public final class PiecesSeen {
     return side.all().anyMatch(p -> (p.id().equals(id) || p.id().equals(loose)) && p.locked());
   }
 
-  private static Finding look(Found what, Piece p, Optional<Box> box) {
-    return new Finding(
-        what,
-        Finding.Severity.LOOK,
-        box,
-        Optional.of(p.id()),
-        List.of(new Remedy.TakeOff(p.id(), p.name())));
+  private static Finding look(Found what, Piece p, Optional<Box> box, Remedy... first) {
+    List<Remedy> remedies = new ArrayList<>(List.of(first));
+    remedies.add(new Remedy.TakeOff(p.id(), p.name()));
+    return new Finding(what, Finding.Severity.LOOK, box, Optional.of(p.id()), remedies);
   }
 
   /** Areas and pictures; what is only a line has no edge that one sees shifted. */

@@ -81,6 +81,8 @@ public sealed interface Remedy {
 
       R unlock(Unlock remedy);
 
+      R show(Show remedy);
+
       R runOtherWay(RunOtherWay remedy);
     }
   }
@@ -475,6 +477,24 @@ public sealed interface Remedy {
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.carryOver(this);
+    }
+  }
+
+  /** Print a hidden piece again. */
+  record Show(String piece, String name) implements OfDesign {
+    @Override
+    public Optional<String> changes() {
+      return Optional.of(piece);
+    }
+
+    @Override
+    public String label(Unit unit) {
+      return "Show “" + name + "”";
+    }
+
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.show(this);
     }
   }
 

@@ -178,6 +178,11 @@ public final class Mending implements Remedy.OfDesign.Visitor<Design> {
     return loose(r.piece(), p -> carryOver(p, r.by()));
   }
 
+  @Override
+  public Design show(Remedy.Show r) {
+    return design.changed(r.piece(), p -> p.hidden(false));
+  }
+
   /** What it is in, too: what is in something locked is left alone. */
   @Override
   public Design unlock(Remedy.Unlock r) {

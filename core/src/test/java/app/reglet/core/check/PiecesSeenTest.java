@@ -65,8 +65,12 @@ public class PiecesSeenTest {
     return PiecesSeen.find(design.outside(), WRAP);
   }
 
+  private static Remedy last(List<Remedy> all) {
+    return all.get(all.size() - 1);
+  }
+
   private static Design mended(Design design) {
-    return Mending.apply((Remedy.OfDesign) found(design).get(0).remedies().get(0), design, WRAP);
+    return Mending.apply((Remedy.OfDesign) last(found(design).get(0).remedies()), design, WRAP);
   }
 
   @Test
@@ -93,6 +97,9 @@ public class PiecesSeenTest {
       assertThat(found(design)).extracting(Finding::code).containsExactly((String) one.get(1));
       assertThat(mended(design).outside().pieces()).isEmpty();
     }
+    Remedy show = found(design(hidden)).get(0).remedies().get(0);
+    assertThat(Mending.apply((Remedy.OfDesign) show, design(hidden), WRAP))
+        .isEqualTo(design(hidden.hidden(false)));
   }
 
   /** The sheet of 6 × 9 in drifts by 1/16 in: so far over the fold it is carried. */

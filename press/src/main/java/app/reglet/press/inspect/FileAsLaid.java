@@ -3,7 +3,9 @@ package app.reglet.press.inspect;
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
 import app.reglet.core.check.Laid;
+import app.reglet.core.check.Seen;
 import app.reglet.core.design.BlackAlone;
+import app.reglet.core.design.LinearLight;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
@@ -49,6 +51,9 @@ final class FileAsLaid {
   private final Predicate<String> fine;
   private final List<Laid> laid = new ArrayList<>();
 
+  /** How words stand out, of those that were measured. */
+  private final List<Seen> seen = new ArrayList<>();
+
   /** Of numbers of barcodes, mm on the page. */
   private final List<Rect> figures = new ArrayList<>();
 
@@ -65,7 +70,7 @@ final class FileAsLaid {
    * @param fine whether a font has fine strokes, by its name
    * @param codes barcodes that were read on the page
    */
-  static List<Laid> of(
+  static FileAsLaid of(
       PageContent page,
       Registered on,
       Book book,
@@ -84,7 +89,16 @@ final class FileAsLaid {
       in.words(b, codes);
     }
     codes.forEach(in::barcode); // last: nothing is known to lie over what was read
-    return in.laid;
+    return in;
+  }
+
+  List<Laid> laid() {
+    return List.copyOf(laid);
+  }
+
+  /** How its words stand out, of those that were measured. */
+  List<Seen> seen() {
+    return List.copyOf(seen);
   }
 
   private void picture(PlacedPicture p, int n) {
@@ -135,6 +149,7 @@ final class FileAsLaid {
   private static final class Block {
     final WordRun first;
     final StringBuilder text;
+    final List<Double> contrasts = new ArrayList<>();
     Rect ink;
     Rect last;
 
@@ -143,6 +158,7 @@ final class FileAsLaid {
       text = new StringBuilder(run.text());
       ink = run.ink();
       last = run.ink();
+      contrasts.add(run.contrast());
     }
 
     boolean takes(WordRun r) {
@@ -166,6 +182,7 @@ final class FileAsLaid {
       text.append(' ').append(r.text());
       ink = ink.round(r.ink());
       last = r.ink();
+      contrasts.add(r.contrast());
     }
   }
 
@@ -200,9 +217,16 @@ final class FileAsLaid {
     }
     String name =
         text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
+    String piece = "words-" + laid.size();
+    List<Double> contrasts = b.contrasts.stream().filter(c -> c > 0).sorted().toList();
+    if (!contrasts.isEmpty()) {
+      double middle = contrasts.get(contrasts.size() / 2);
+      double behind = LinearLight.luminance(b.first.rgb());
+      seen.add(new Seen(piece, middle, middle, behind, behind, b.first.rgb()));
+    }
     laid.add(
         new Laid.Words(
-            "words-" + laid.size(),
+            piece,
             name,
             Outline.of(ink),
             Outline.of(ink),

@@ -27,6 +27,7 @@ import app.reglet.core.check.TypeInOneBlack;
 import app.reglet.core.check.TypeLargeEnough;
 import app.reglet.core.check.WordsAcrossFold;
 import app.reglet.core.check.WordsInsideSafe;
+import app.reglet.core.check.WordsStandOut;
 import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.house.PressRules;
@@ -408,7 +409,8 @@ public final class FileCheck {
     int n = drawnOn.number();
     PageContent content = withoutMarks(drawnOn, on);
     List<FileFacts.Code> codes = file.codes().stream().filter(c -> c.page() == n).toList();
-    List<Laid> laid = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
+    FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
+    List<Laid> laid = pieces.laid();
     Optional<PageOfInks> drawn = inks.apply(n).map(p -> new PageOfInks(p, on));
     Subject subject = new Subject(on.meant(), wanted.book(), laid);
     for (Check check : on.meant().page() == FilePage.INSIDE ? OF_INSIDE : OF_CONTENT) {
@@ -421,6 +423,7 @@ public final class FileCheck {
         }
       }
     }
+    WordsStandOut.find(laid, pieces.seen()).forEach(f -> remarks.add(new Remark(n, f)));
     boolean blank = content.spaces().isEmpty() && content.pictures().isEmpty();
     if (!blank && laid.stream().noneMatch(Laid.Words.class::isInstance)) {
       remarks.add(new Remark(n, new OfFile.WordsUntold().found(Severity.LOOK)));

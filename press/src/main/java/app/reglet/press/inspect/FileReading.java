@@ -85,14 +85,16 @@ public final class FileReading {
       for (int n = 1; n <= drawn; n++) {
         int page = n;
         if (isDrawable(document, n)) {
-          PageLook.draw(
-              file,
-              document,
-              n,
-              into,
-              budget,
-              (number, place, module, reflected) ->
-                  codes.add(new FileFacts.Code(page, number, place, module, reflected)));
+          PageContent seen =
+              PageLook.draw(
+                  file,
+                  document,
+                  contents.get(n - 1),
+                  into,
+                  budget,
+                  (number, place, module, reflected) ->
+                      codes.add(new FileFacts.Code(page, number, place, module, reflected)));
+          contents.set(n - 1, seen);
         }
       }
     } catch (RuntimeException | IOException e) {

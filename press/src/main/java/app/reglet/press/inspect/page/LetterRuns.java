@@ -23,7 +23,7 @@ final class LetterRuns {
   private static final int LONGEST_TEXT = 2000;
 
   /** What a pattern looks like is not told. */
-  private static final int PATTERN = 0x808080;
+  static final int PATTERN = 0x808080;
 
   private final List<WordRun> words = new ArrayList<>();
   private Run run;
@@ -129,7 +129,8 @@ final class LetterRuns {
               PageReader.rect(run.ink),
               run.angle,
               run.inks,
-              run.rgb));
+              run.rgb,
+              0));
     }
     run = null;
   }

@@ -65,9 +65,23 @@ public record PageContent(
    * @param inks percent of cyan, magenta, yellow, black; empty where it is a screen's colour or a
    *     pattern
    * @param rgb the colour as a screen shows it, 0xRRGGBB
+   * @param contrast ratio by which they stand out from what is round them, 1 to 21; 0 where that
+   *     was not measured
    */
   public record WordRun(
-      String text, String font, double size, Rect ink, int angle, List<Integer> inks, int rgb) {}
+      String text,
+      String font,
+      double size,
+      Rect ink,
+      int angle,
+      List<Integer> inks,
+      int rgb,
+      double contrast) {
+    /** The same, measured. */
+    WordRun standingOutBy(double ratio) {
+      return new WordRun(text, font, size, ink, angle, inks, rgb, ratio);
+    }
+  }
 
   /**
    * A line.

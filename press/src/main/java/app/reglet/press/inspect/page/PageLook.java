@@ -86,14 +86,24 @@ public final class PageLook {
   }
 
   /**
-   * Draws a page's inks and what they look like, writes both, and reads what barcodes are on it.
+   * Draws a page's inks and what they look like, writes both, reads what barcodes are on it, and
+   * measures how its words stand out.
    *
+   * @param content what is laid on it
    * @param codes told of each barcode
+   * @return what is laid on it, its words measured
    */
-  public static void draw(
-      FileBytes file, PDDocument document, int number, Path into, Budget budget, Codes codes)
+  public static PageContent draw(
+      FileBytes file,
+      PDDocument document,
+      PageContent content,
+      Path into,
+      Budget budget,
+      Codes codes)
       throws IOException {
-    double ppi = ppi(document.getPage(number - 1));
+    int number = content.number();
+    PDPage page = document.getPage(number - 1);
+    double ppi = ppi(page);
     InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
     int[] rgb = new int[inks.width() * inks.height()];
     Coated.PRESS.proof().convert(inks.inks(), rgb);
@@ -105,6 +115,12 @@ public final class PageLook {
         .forEach(r -> codes.read(r.number(), r.place(), r.module(), r.reflected()));
     Files.write(seen(into, number), ScreenPicture.png(ScreenPicture.smaller(image, SCREEN)));
     PlateFile.write(inks(into, number), inks.halved());
+    boolean whole = page.getCropBox().toString().equals(page.getMediaBox().toString());
+    return whole
+        ? content.with(
+            WordContrast.of(content.words(), image, MM_PER_INCH / ppi, Coated.PRESS.proof()),
+            content.lines())
+        : content; // places are told from the corner of the media box
   }
 
   /** As fine as wanted, or as its size allows. */
