@@ -20,7 +20,10 @@ import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -335,6 +338,40 @@ public class BindingsTest {
     page.locator("#file")
         .setInputFiles(new FilePayload("notes.txt", "text/plain", "no pdf".getBytes()));
     assertThat(page.locator("#block")).containsText("is no PDF");
+    // pages moved by a conversion: two blank ones at the end, and words in the gutter
+    page.locator("#file").setInputFiles(written(318, 2));
+    assertThat(page.locator("#block"))
+        .containsText(
+            "Its last 2 pages are blank: without them there are 318, as the docket says.");
+    assertThat(page.locator("#gutter-told"))
+        .containsText(
+            Pattern.compile("Words on page \\d+ come as near as 0.2\\d+ in to the spine"));
+    assertThat(Live.violations(page)).isEmpty();
+  }
+
+  /** So many pages with words a fifth of an inch from both sides, and blank ones after them. */
+  private static FilePayload written(int pages, int blank) throws IOException {
+    try (PDDocument d = new PDDocument()) {
+      PDType1Font font = new PDType1Font(Standard14Fonts.FontName.HELVETICA);
+      for (int i = 0; i < pages + blank; i++) {
+        PDPage p = new PDPage(new PDRectangle(432, 648));
+        d.addPage(p);
+        if (i < pages) {
+          try (PDPageContentStream c = new PDPageContentStream(d, p)) {
+            c.beginText();
+            c.setFont(font, 12);
+            c.newLineAtOffset(14.4f, 300);
+            c.showText("H");
+            c.newLineAtOffset(394.5f, 0);
+            c.showText("H");
+            c.endText();
+          }
+        }
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return new FilePayload("inside.pdf", "application/pdf", out.toByteArray());
+    }
   }
 
   // ---- templates

@@ -180,6 +180,45 @@ public class InspectTest {
     desk.page.close();
   }
 
+  /** What another house would say of the edition's file, and of every edition it makes. */
+  @Test
+  public void aFileIsHeldAgainstAnotherHouseThanTheEditionsOwn() throws Exception {
+    Desk desk = Desk.atBench("Held elsewhere", "A blurb.").layout("Ledger");
+    String id = desk.id();
+    inspect(desk, id, press(desk, id));
+    assertThat(desk.page.locator(".verdict")).hasText("Fits");
+    desk.page.locator("#house").selectOption("osier-row");
+    Live.settled(desk.page);
+    assertThat(desk.page.locator(".verdict")).hasText("Does not fit");
+    assertThat(desk.page.locator(".file-said .for")).containsText("Osier Row Printing Works");
+    assertThat(desk.page.locator("li[data-code=sheet-size]")).containsText("Osier Row");
+    assertThat(desk.page)
+        .hasURL(Pattern.compile(".*/inspect/[0-9a-f]{64}\\?edition=" + id + "&house=osier-row$"));
+    desk.page.reload();
+    assertThat(desk.page.locator(".verdict")).hasText("Does not fit");
+    assertThat(desk.page.locator("#house")).hasValue("osier-row");
+    // a view of the file keeps what it is held against
+    desk.page.locator("#view-ink").click();
+    Live.settled(desk.page);
+    assertThat(desk.page.locator(".file-said .for")).containsText("Osier Row Printing Works");
+    // one that makes no paperbacks
+    desk.page.locator("#house").selectOption("dunlin-casebinders");
+    Live.settled(desk.page);
+    assertThat(desk.page.locator("#inspected .msg"))
+        .containsText("Dunlin Casebinders makes no perfect bound covers: choose another house");
+    desk.page.locator("#house").selectOption("osier-row");
+    Live.settled(desk.page);
+    choose(desk, "");
+    Locator own = desk.page.locator("#told tbody tr:has(th:has-text('Held elsewhere'))");
+    assertThat(own).hasCount(1);
+    assertThat(own).not().hasClass("fits");
+    assertThat(Live.violations(desk.page)).isEmpty();
+    Web web = new Web(Live.reglet().address());
+    assertThat(web.get("/inspect?edition=" + id + "&house=nowhere").body())
+        .contains("There is no house “nowhere” here");
+    desk.page.close();
+  }
+
   private static void choose(Desk desk, String edition) {
     desk.page.locator("#edition").selectOption(edition);
     Live.settled(desk.page);

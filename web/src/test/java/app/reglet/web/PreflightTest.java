@@ -179,6 +179,84 @@ public class PreflightTest {
   }
 
   @Test
+  public void aFindingIsNumberedOnTheSheetAndMendedFromTheListByMouse() throws Exception {
+    Desk desk = spoiled("Mended from the list");
+    String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+    Web web = new Web(Live.reglet().address());
+    Locator safe = desk.page.locator("li[data-code=words-outside-safe]");
+    String number = safe.getAttribute("data-note");
+    Locator mark = desk.page.locator(".handed-over .noted[data-note='" + number + "']");
+    assertThat(mark).hasCount(1);
+    assertThat(mark.locator("text")).hasText(number);
+    safe.hover();
+    assertThat(mark).hasClass(Pattern.compile("\\blit\\b"));
+    // a hidden piece is shown again
+    desk.page
+        .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show “Title”"))
+        .click();
+    assertThat(desk.page.locator("#mended")).containsText("Undo on the bench takes it back");
+    assertThat(desk.page.locator("li[data-code=piece-hidden]")).hasCount(0);
+    // what is locked is told to be, and neither mended alone nor with the others
+    edit(web, id, Map.of("edit", "lock", "piece", "author", "locked", "true"));
+    desk.page.reload();
+    Locator locked = desk.page.locator("li[data-code=piece-locked]");
+    assertThat(locked).containsText("is locked, and what is found of it");
+    assertThat(desk.page.locator("#mend-all")).hasCount(0);
+    desk.page
+        .locator("li[data-code=words-outside-safe]")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move into the safe"))
+        .click();
+    assertThat(desk.page.locator("body")).containsText("is locked: unlock it to change it");
+    desk.page.goBack();
+    locked.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Unlock it")).click();
+    assertThat(desk.page.locator("li[data-code=piece-locked]")).hasCount(0);
+    desk.page
+        .locator("li[data-code=words-outside-safe]")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move into the safe"))
+        .click();
+    assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(0);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    // each is an undo of its own
+    desk.page.navigate("/editions/" + id + "/bench");
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(desk.page.locator("#notes")).containsText("outside the safe zone");
+    // a window that shows what was before mends nothing
+    Web.Answer stale =
+        web.post(
+            "/editions/" + id + "/preflight/remedy",
+            Map.of("base", "0", "code", "words-outside-safe", "piece", "author"));
+    assertThat(stale.status()).isEqualTo(409);
+    desk.page.close();
+  }
+
+  /** A paperback and an ebook have an ISBN each; so have two titles. */
+  @Test
+  public void anEbookCarriedWithThePaperbacksIsbnIsTold() {
+    String isbn = Desk.isbn();
+    Desk desk =
+        Desk.atBench("One number", Map.of("trim", "6 x 9 in", "pages", "320", "isbn", isbn))
+            .layout("Ledger");
+    String id = desk.id();
+    CarryTest.carry(desk, "Ebook cover, Lantern Shelf");
+    desk.page.locator("#carry-make").click();
+    desk.page.waitForURL("**/carried**");
+    String ebook = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("li[data-code=isbn-shared].look"))
+        .containsText("The ebook cover edition at Lantern Shelf has ISBN");
+    desk.page.navigate("/editions/" + ebook + "/docket");
+    assertThat(desk.page.locator("#isbn")).not().hasValue("");
+    String own = Desk.isbn();
+    desk.type("isbn", own);
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("li[data-code=isbn-shared]")).hasCount(0);
+    // the paperback's is as it was
+    desk.page.navigate("/editions/" + id + "/docket");
+    assertThat(desk.page.locator("#isbn")).hasValue(isbn);
+    desk.page.close();
+  }
+
+  @Test
   public void allThatNeedsNoJudgementIsMendedInOneAct() throws Exception {
     Desk desk = spoiled("Mended together");
     String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");

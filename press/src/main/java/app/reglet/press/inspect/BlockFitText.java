@@ -61,6 +61,9 @@ public final class BlockFitText {
     if (blank == 0) {
       return "";
     }
+    if (blank >= BlockFacts.MOST_BLANK) {
+      return " Its last " + blank + " pages at least are blank.";
+    }
     int without = count.found() - blank;
     return (blank == 1 ? " Its last page is blank" : " Its last " + blank + " pages are blank")
         + ": without "
