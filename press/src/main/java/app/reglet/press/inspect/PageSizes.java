@@ -31,8 +31,17 @@ final class PageSizes {
    */
   static Page of(COSDictionary d, COSArray inherited, COSBase rotate) {
     PDRectangle media = inherited == null ? PDRectangle.LETTER : rectangle(inherited);
-    if (media == null || media.getWidth() <= 0 || media.getHeight() <= 0) {
+    if (media == null) {
       media = PDRectangle.LETTER; // what readers take for a page without a size
+    }
+    if (media.getWidth() <= 0 || media.getHeight() <= 0) {
+      throw new Refusal(
+          "file",
+          "A page of this PDF says it is "
+              + plain(media.getWidth())
+              + " × "
+              + plain(media.getHeight())
+              + " points, which is no size: make the file anew and try again.");
     }
     int turned = rotate instanceof COSNumber n ? n.intValue() : 0;
     int rotation = turned % 90 == 0 ? Math.floorMod(turned, 360) : 0;
@@ -49,6 +58,10 @@ final class PageSizes {
     add(boxes, "TrimBox", own(d, COSName.TRIM_BOX, media), media, swap, unit);
     add(boxes, "ArtBox", own(d, COSName.ART_BOX, media), media, swap, unit);
     return new Page(size(media, swap, unit), List.copyOf(boxes), rotation);
+  }
+
+  private static String plain(float points) {
+    return BigDecimal.valueOf(points).stripTrailingZeros().toPlainString();
   }
 
   /** A box written on the page, cut to the media box as readers do; null when there is none. */

@@ -1,6 +1,7 @@
 package app.reglet.press.inspect;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
@@ -79,6 +80,21 @@ public class PageSizesTest {
       assertThat(page.rotated()).isEqualTo(Math.floorMod(turned, 360));
     }
     assertThat(PdfFacts.read(boxes(1, 180)).first().media()).isEqualTo(pt("300", "420"));
+  }
+
+  @Test
+  public void aPageWithoutAnySizeIsRefusedWithWhatItSays() throws IOException {
+    for (float height : new float[] {0, 20}) {
+      try (PDDocument doc = new PDDocument()) {
+        doc.addPage(new PDPage(new PDRectangle(0, height)));
+        byte[] file = saved(doc);
+        assertThatThrownBy(() -> PdfFacts.read(file))
+            .hasMessage(
+                "A page of this PDF says it is 0 × "
+                    + (int) height
+                    + " points, which is no size: make the file anew and try again.");
+      }
+    }
   }
 
   @Test
