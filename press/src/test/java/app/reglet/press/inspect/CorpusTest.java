@@ -18,6 +18,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,9 +26,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Covers of other tools: what each spoils is caught, and no good one is refused. */
 public class CorpusTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
   private static final Book BOOK =
       new Book("The Salt Ledger", "", "", "", "", Optional.of(Isbn.parse("9780306406157")), "");
 
@@ -133,6 +138,56 @@ public class CorpusTest {
     assertThat(media.height().toPoints()).isCloseTo(turned == 1 ? w : h, within(0.02));
     fonts(read);
     pictures(read);
+    qpdf(read);
+    if (item.isGood() && item.wrap() == Corpus.INKS) {
+      coverage(read);
+    }
+  }
+
+  /** Pages, lock and pictures as qpdf reads them from the file's objects. */
+  private static void qpdf(Read read) {
+    Tool.Result r =
+        Tool.run(
+            "qpdf",
+            "--json",
+            "--json-key=pages",
+            "--json-key=encrypt",
+            "--json-stream-data=none",
+            read.file().toString());
+    assertThat(r.exit()).as(r.out()).isIn(0, 3); // 3 with warnings
+    JsonNode json = JSON.readTree(r.out().substring(r.out().indexOf("{\n")));
+    assertThat(json.get("pages").size()).isEqualTo(read.facts().pdf().pages());
+    assertThat(json.get("encrypt").get("encrypted").asBoolean())
+        .isEqualTo(read.facts().traits().locked());
+    List<String> theirs = new ArrayList<>();
+    for (JsonNode i : json.get("pages").get(0).get("images")) {
+      theirs.add(i.get("width").asInt() + " × " + i.get("height").asInt());
+    }
+    if (!theirs.isEmpty()) {
+      assertThat(
+              read.facts().page(1).orElseThrow().pictures().stream()
+                  .map(p -> p.width() + " × " + p.height())
+                  .distinct())
+          .as(r.out())
+          .isSubsetOf(theirs);
+    }
+  }
+
+  /** How much of each ink lies on the page, beside ghostscript's device for it, in percent. */
+  private static void coverage(Read read) {
+    String said =
+        Tool.ok("gs", "-q", "-o", "-", "-sDEVICE=ink_cov", "-r100", read.file().toString());
+    String[] theirs = said.strip().lines().findFirst().orElseThrow().strip().split("\\s+");
+    InkPixels ours = read.inks(1).orElseThrow();
+    for (int ink = 0; ink < 4; ink++) {
+      long sum = 0;
+      for (int i = ink; i < ours.inks().length; i += 4) {
+        sum += ours.inks()[i] & 0xff;
+      }
+      assertThat(100 * sum / 255.0 / ours.width() / ours.height())
+          .as(said)
+          .isCloseTo(Double.parseDouble(theirs[ink]), within(1.0));
+    }
   }
 
   private static String field(String info, String name) {
