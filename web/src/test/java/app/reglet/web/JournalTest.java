@@ -86,7 +86,7 @@ public class JournalTest {
                 "stock",
                 "cream",
                 "isbn",
-                "978-0-306-40615-7",
+                Desk.isbn(),
                 "blurb",
                 "Ruled pages, a ribbon, and room for the weather of every day."));
     Hands h = new Hands.OfMouse(desk);

@@ -165,7 +165,7 @@ public class ThreeCoversTest {
                 "stock",
                 "bulky-80",
                 "isbn",
-                "978-0-306-40615-7",
+                Desk.isbn(),
                 "blurb",
                 ""));
     Hands h = of.apply(desk);
