@@ -1,45 +1,19 @@
 package app.reglet.press.inspect;
 
 import app.reglet.core.book.Book;
-import app.reglet.core.check.BarcodeAreaClear;
-import app.reglet.core.check.BarcodePresent;
-import app.reglet.core.check.BarcodeReadable;
-import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Finding.Severity;
 import app.reglet.core.check.Found;
-import app.reglet.core.check.GlueKeptFree;
-import app.reglet.core.check.Laid;
-import app.reglet.core.check.LinesThick;
-import app.reglet.core.check.OfBarcode;
 import app.reglet.core.check.OfFile;
 import app.reglet.core.check.OfPicture;
-import app.reglet.core.check.PictureFineEnough;
 import app.reglet.core.check.PictureUnspoilt;
-import app.reglet.core.check.SpineTypeAllowed;
-import app.reglet.core.check.SpineTypeFitsBand;
-import app.reglet.core.check.SpineTypeLargeEnough;
-import app.reglet.core.check.SpineTypeRuns;
-import app.reglet.core.check.Subject;
-import app.reglet.core.check.TitleAsListed;
-import app.reglet.core.check.TitleReadSmall;
-import app.reglet.core.check.TypeInOneBlack;
-import app.reglet.core.check.TypeLargeEnough;
-import app.reglet.core.check.WordsAcrossFold;
-import app.reglet.core.check.WordsInsideSafe;
-import app.reglet.core.check.WordsStandOut;
-import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.house.FileRules;
 import app.reglet.core.house.PressRules;
-import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.FilePages;
-import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
-import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.raster.InkPixels;
 import java.util.ArrayList;
@@ -58,36 +32,6 @@ import java.util.function.Predicate;
  * only a file can be asked.
  */
 public final class FileCheck {
-  private static final List<Check> OF_CONTENT =
-      List.of(
-          new SpineTypeAllowed(),
-          new SpineTypeFitsBand(),
-          new SpineTypeLargeEnough(),
-          new SpineTypeRuns(),
-          new WordsAcrossFold(),
-          new WordsInsideSafe(),
-          new TypeLargeEnough(),
-          new TypeInOneBlack(),
-          new BarcodeAreaClear(),
-          new BarcodeReadable(),
-          new TitleReadSmall(),
-          new TitleAsListed(),
-          new LinesThick(),
-          new PictureFineEnough(),
-          new PictureUnspoilt());
-
-  /** Nothing on the inside is read off a shelf or scanned. */
-  private static final List<Check> OF_INSIDE =
-      List.of(
-          new GlueKeptFree(),
-          new WordsAcrossFold(),
-          new WordsInsideSafe(),
-          new TypeLargeEnough(),
-          new TypeInOneBlack(),
-          new LinesThick(),
-          new PictureFineEnough(),
-          new PictureUnspoilt());
-
   private final FileFacts file;
   private final Wanted wanted;
   private final IntFunction<Optional<InkPixels>> inks;
@@ -340,8 +284,7 @@ public final class FileCheck {
     }
   }
 
-  private static OfFile.Carries carried(
-      OfFile.Cargo cargo, int count, String one, List<String> names) {
+  static OfFile.Carries carried(OfFile.Cargo cargo, int count, String one, List<String> names) {
     return new OfFile.Carries(
         cargo,
         count
@@ -395,7 +338,12 @@ public final class FileCheck {
   private void pages() {
     for (PageContent content : file.pages()) {
       meant(file, wanted.outside(), content.number())
-          .ifPresent(w -> page(content, Registered.of(w, size(content.number()))));
+          .ifPresent(
+              w -> {
+                Registered on = Registered.of(w, size(content.number()));
+                PageCheck.of(file, content, on, wanted, inks.apply(content.number()))
+                    .forEach(f -> remarks.add(new Remark(content.number(), f)));
+              });
     }
   }
 
@@ -403,109 +351,5 @@ public final class FileCheck {
   private PdfFacts.Page size(int number) {
     PdfFacts.Page first = file.pdf().first();
     return number == 1 ? first : new PdfFacts.Page(first.media(), List.of(), 0);
-  }
-
-  private void page(PageContent drawnOn, Registered on) {
-    int n = drawnOn.number();
-    PageContent content = withoutMarks(drawnOn, on);
-    List<FileFacts.Code> codes = file.codes().stream().filter(c -> c.page() == n).toList();
-    FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
-    List<Laid> laid = pieces.laid();
-    Optional<PageOfInks> drawn = inks.apply(n).map(p -> new PageOfInks(p, on));
-    Subject subject = new Subject(on.meant(), wanted.book(), laid);
-    for (Check check : on.meant().page() == FilePage.INSIDE ? OF_INSIDE : OF_CONTENT) {
-      for (Finding f : check.find(subject)) {
-        // a shadow or a sky that is smooth wants no pixels
-        boolean smooth =
-            f.found() instanceof Found.PictureSoft || f.found() instanceof Found.PictureTooCoarse;
-        if (!smooth || drawn.isEmpty() || !drawn.get().isSmooth(f.place().orElseThrow())) {
-          remarks.add(new Remark(n, f));
-        }
-      }
-    }
-    WordsStandOut.find(laid, pieces.seen()).forEach(f -> remarks.add(new Remark(n, f)));
-    boolean blank = content.spaces().isEmpty() && content.pictures().isEmpty();
-    if (!blank && laid.stream().noneMatch(Laid.Words.class::isInstance)) {
-      remarks.add(new Remark(n, new OfFile.WordsUntold().found(Severity.LOOK)));
-    }
-    drawn.ifPresent(
-        p -> {
-          if (rules().press().isInks()) {
-            p.heavy(rules().press().mostInk()).ifPresent(f -> remarks.add(new Remark(n, f)));
-          }
-          if (on.page().width() > on.meant().sheet().width().toMm() - 1
-              && on.page().height() > on.meant().sheet().height().toMm() - 1) {
-            p.whiteEdges().forEach(f -> remarks.add(new Remark(n, f))); // else its size is told
-          }
-          if (on.meant().page() != FilePage.INSIDE) {
-            p.offSpine().ifPresent(f -> remarks.add(new Remark(n, f)));
-            barcode(on.meant(), n, codes, p);
-            place(subject, n);
-          }
-        });
-  }
-
-  /** Whether the barcode that was read lies in its area; that none was is told otherwise. */
-  private void place(Subject subject, int n) {
-    new BarcodePresent()
-        .find(subject).stream()
-            .filter(f -> f.found() instanceof OfBarcode.BarcodeOutOfArea)
-            .forEach(f -> remarks.add(new Remark(n, f)));
-  }
-
-  /** Whether a place, which may have no height or no width, lies off the sheet. */
-  private static boolean isBeside(Box place, Box sheet) {
-    return place.right().isLessThan(sheet.left())
-        || place.left().isMoreThan(sheet.right())
-        || place.bottom().isLessThan(sheet.top())
-        || place.top().isMoreThan(sheet.bottom());
-  }
-
-  /** Lines and words beside the sheet are for those who cut: they are told together. */
-  private PageContent withoutMarks(PageContent content, Registered on) {
-    Box sheet = on.meant().sheetBox();
-    Predicate<Rect> beside = r -> isBeside(on.onSheet(r), sheet);
-    long marks =
-        content.lines().stream().filter(l -> beside.test(l.place())).count()
-            + content.words().stream().filter(w -> beside.test(w.ink())).count();
-    if (marks == 0) {
-      return content;
-    }
-    Finding found =
-        carried(OfFile.Cargo.MARKS, (int) marks, "printer’s mark", List.of()).found(Severity.LOOK);
-    remarks.add(new Remark(content.number(), found));
-    return content.with(
-        content.words().stream().filter(w -> !beside.test(w.ink())).toList(),
-        content.lines().stream().filter(l -> !beside.test(l.place())).toList());
-  }
-
-  private void barcode(Wrap page, int n, List<FileFacts.Code> codes, PageOfInks drawn) {
-    Optional<BarcodeRule> rule = page.rules().barcode();
-    boolean wantsBack = page.panel(PanelKind.BACK).isPresent();
-    Optional<String> isbn = wanted.book().isbn().map(i -> i.digits());
-    if (!wantsBack || rule.isEmpty()) {
-      return;
-    }
-    if (codes.isEmpty()) {
-      if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER && isbn.isPresent()) {
-        remarks.add(
-            new Remark(n, new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND)));
-      } else if (rule.get().supplier() == BarcodeRule.Supplier.HOUSE) {
-        drawn.darkBarcodeArea().ifPresent(f -> remarks.add(new Remark(n, f)));
-      }
-      return;
-    }
-    if (isbn.isPresent() && codes.stream().noneMatch(c -> c.number().equals(isbn.get()))) {
-      Registered on = Registered.of(page, size(n));
-      remarks.add(
-          new Remark(
-              n,
-              new Finding(
-                  new OfFile.BarcodeOther(codes.get(0).number(), isbn.get()),
-                  Severity.MEND,
-                  Optional.of(on.onSheet(codes.get(0).place())),
-                  Optional.empty(),
-                  List.of())));
-    }
   }
 }

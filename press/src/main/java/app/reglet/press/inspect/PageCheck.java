@@ -1,0 +1,200 @@
+package app.reglet.press.inspect;
+
+import app.reglet.core.check.BarcodeAreaClear;
+import app.reglet.core.check.BarcodePresent;
+import app.reglet.core.check.BarcodeReadable;
+import app.reglet.core.check.Check;
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.Finding.Severity;
+import app.reglet.core.check.Found;
+import app.reglet.core.check.GlueKeptFree;
+import app.reglet.core.check.Laid;
+import app.reglet.core.check.LinesThick;
+import app.reglet.core.check.OfBarcode;
+import app.reglet.core.check.OfFile;
+import app.reglet.core.check.PictureFineEnough;
+import app.reglet.core.check.PictureUnspoilt;
+import app.reglet.core.check.SpineTypeAllowed;
+import app.reglet.core.check.SpineTypeFitsBand;
+import app.reglet.core.check.SpineTypeLargeEnough;
+import app.reglet.core.check.SpineTypeRuns;
+import app.reglet.core.check.Subject;
+import app.reglet.core.check.TitleAsListed;
+import app.reglet.core.check.TitleReadSmall;
+import app.reglet.core.check.TypeInOneBlack;
+import app.reglet.core.check.TypeLargeEnough;
+import app.reglet.core.check.WordsAcrossFold;
+import app.reglet.core.check.WordsInsideSafe;
+import app.reglet.core.check.WordsStandOut;
+import app.reglet.core.house.BarcodeRule;
+import app.reglet.core.measure.Box;
+import app.reglet.core.wrap.FilePage;
+import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.art.Rect;
+import app.reglet.press.inspect.page.PageContent;
+import app.reglet.press.raster.InkPixels;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/** What a house will object to on one page of a file, laid on the page that it should be. */
+final class PageCheck {
+  private static final List<Check> OF_CONTENT =
+      List.of(
+          new SpineTypeAllowed(),
+          new SpineTypeFitsBand(),
+          new SpineTypeLargeEnough(),
+          new SpineTypeRuns(),
+          new WordsAcrossFold(),
+          new WordsInsideSafe(),
+          new TypeLargeEnough(),
+          new TypeInOneBlack(),
+          new BarcodeAreaClear(),
+          new BarcodeReadable(),
+          new TitleReadSmall(),
+          new TitleAsListed(),
+          new LinesThick(),
+          new PictureFineEnough(),
+          new PictureUnspoilt());
+
+  /** Nothing on the inside is read off a shelf or scanned. */
+  private static final List<Check> OF_INSIDE =
+      List.of(
+          new GlueKeptFree(),
+          new WordsAcrossFold(),
+          new WordsInsideSafe(),
+          new TypeLargeEnough(),
+          new TypeInOneBlack(),
+          new LinesThick(),
+          new PictureFineEnough(),
+          new PictureUnspoilt());
+
+  private final Registered on;
+  private final FileCheck.Wanted wanted;
+  private final List<FileFacts.Code> codes;
+  private final List<Finding> found = new ArrayList<>();
+
+  private PageCheck(Registered on, FileCheck.Wanted wanted, List<FileFacts.Code> codes) {
+    this.on = on;
+    this.wanted = wanted;
+    this.codes = codes;
+  }
+
+  /**
+   * Checks a page.
+   *
+   * @param inks of it, empty where they were not drawn
+   */
+  static List<Finding> of(
+      FileFacts file,
+      PageContent content,
+      Registered on,
+      FileCheck.Wanted wanted,
+      Optional<InkPixels> inks) {
+    PageCheck check =
+        new PageCheck(
+            on, wanted, file.codes().stream().filter(c -> c.page() == content.number()).toList());
+    check.page(content, inks.map(p -> new PageOfInks(p, on)));
+    return check.found;
+  }
+
+  private void page(PageContent drawnOn, Optional<PageOfInks> drawn) {
+    PageContent content = withoutMarks(drawnOn);
+    FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
+    List<Laid> laid = pieces.laid();
+    Subject subject = new Subject(on.meant(), wanted.book(), laid);
+    for (Check check : on.meant().page() == FilePage.INSIDE ? OF_INSIDE : OF_CONTENT) {
+      for (Finding f : check.find(subject)) {
+        // a shadow or a sky that is smooth wants no pixels
+        boolean smooth =
+            f.found() instanceof Found.PictureSoft || f.found() instanceof Found.PictureTooCoarse;
+        if (!smooth || drawn.isEmpty() || !drawn.get().isSmooth(f.place().orElseThrow())) {
+          found.add(f);
+        }
+      }
+    }
+    WordsStandOut.find(laid, pieces.seen()).forEach(found::add);
+    boolean blank = content.spaces().isEmpty() && content.pictures().isEmpty();
+    if (!blank && laid.stream().noneMatch(Laid.Words.class::isInstance)) {
+      found.add(new OfFile.WordsUntold().found(Severity.LOOK));
+    }
+    drawn.ifPresent(
+        p -> {
+          if (wanted.outside().house().files().press().isInks()) {
+            p.heavy(wanted.outside().house().files().press().mostInk()).ifPresent(found::add);
+          }
+          if (on.page().width() > on.meant().sheet().width().toMm() - 1
+              && on.page().height() > on.meant().sheet().height().toMm() - 1) {
+            p.whiteEdges().forEach(found::add); // else its size is told
+          }
+          if (on.meant().page() != FilePage.INSIDE) {
+            p.offSpine().ifPresent(found::add);
+            barcode(p);
+            place(subject);
+          }
+        });
+  }
+
+  /** Whether the barcode that was read lies in its area; that none was is told otherwise. */
+  private void place(Subject subject) {
+    new BarcodePresent()
+        .find(subject).stream()
+            .filter(f -> f.found() instanceof OfBarcode.BarcodeOutOfArea)
+            .forEach(found::add);
+  }
+
+  /** Whether a place, which may have no height or no width, lies off the sheet. */
+  private static boolean isBeside(Box place, Box sheet) {
+    return place.right().isLessThan(sheet.left())
+        || place.left().isMoreThan(sheet.right())
+        || place.bottom().isLessThan(sheet.top())
+        || place.top().isMoreThan(sheet.bottom());
+  }
+
+  /** Lines and words beside the sheet are for those who cut: they are told together. */
+  private PageContent withoutMarks(PageContent content) {
+    Box sheet = on.meant().sheetBox();
+    Predicate<Rect> beside = r -> isBeside(on.onSheet(r), sheet);
+    long marks =
+        content.lines().stream().filter(l -> beside.test(l.place())).count()
+            + content.words().stream().filter(w -> beside.test(w.ink())).count();
+    if (marks == 0) {
+      return content;
+    }
+    found.add(
+        FileCheck.carried(OfFile.Cargo.MARKS, (int) marks, "printer’s mark", List.of())
+            .found(Severity.LOOK));
+    return content.with(
+        content.words().stream().filter(w -> !beside.test(w.ink())).toList(),
+        content.lines().stream().filter(l -> !beside.test(l.place())).toList());
+  }
+
+  private void barcode(PageOfInks drawn) {
+    Wrap page = on.meant();
+    Optional<BarcodeRule> rule = page.rules().barcode();
+    boolean wantsBack = page.panel(PanelKind.BACK).isPresent();
+    Optional<String> isbn = wanted.book().isbn().map(i -> i.digits());
+    if (!wantsBack || rule.isEmpty()) {
+      return;
+    }
+    if (codes.isEmpty()) {
+      if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER && isbn.isPresent()) {
+        found.add(new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND));
+      } else if (rule.get().supplier() == BarcodeRule.Supplier.HOUSE) {
+        drawn.darkBarcodeArea().ifPresent(found::add);
+      }
+      return;
+    }
+    if (isbn.isPresent() && codes.stream().noneMatch(c -> c.number().equals(isbn.get()))) {
+      found.add(
+          new Finding(
+              new OfFile.BarcodeOther(codes.get(0).number(), isbn.get()),
+              Severity.MEND,
+              Optional.of(on.onSheet(codes.get(0).place())),
+              Optional.empty(),
+              List.of()));
+    }
+  }
+}
