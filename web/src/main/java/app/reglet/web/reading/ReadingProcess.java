@@ -23,7 +23,7 @@ import java.util.stream.Collectors;
 /** One process at a {@link ReadingDesk}, with a directory for what it has to put aside. */
 final class ReadingProcess {
   /** Its heap: a 100-megapixel picture's preview and a 200 MB PDF's structure fit it. */
-  private static final String HEAP = "-Xmx320m";
+  private static final String HEAP = "-Xmx256m";
 
   private static final Duration START = Duration.ofSeconds(20);
   private static final String ENDED = "";
