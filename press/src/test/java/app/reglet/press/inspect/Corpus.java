@@ -45,7 +45,8 @@ import org.apache.pdfbox.util.Matrix;
 
 /**
  * Covers made by other tools than ours, good ones and ones spoiled in a named way: cairo (by
- * librsvg), ghostscript, MuPDF, ImageMagick, groff, ReportLab, img2pdf, qpdf, and by hand.
+ * librsvg), ghostscript, MuPDF, ImageMagick, groff, ReportLab, img2pdf, qpdf, LibreOffice, and by
+ * hand.
  */
 final class Corpus {
   /** A sheet for a house that takes plain PDFs in sRGB. */
@@ -356,6 +357,15 @@ final class Corpus {
     return read(out);
   }
 
+  /** One of those that were made beforehand, as {@code corpus/README.md} tells. */
+  private static byte[] kept(String name) {
+    try (var in = Corpus.class.getResourceAsStream("/corpus/" + name + ".pdf")) {
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /** A picture packed anew with much loss. */
   private static Path spoilt(Path jpeg, int quality) {
     Path out = path(".jpg");
@@ -530,6 +540,7 @@ final class Corpus {
     plain(all, "MuPDF: good", "", () -> mupdf(""));
     plain(all, "ImageMagick and MuPDF: one picture of 300 ppi", "", () -> magick(300, W));
     plain(all, "img2pdf: one JPEG of 300 ppi", "", () -> img2pdf(300));
+    plain(all, "LibreOffice: good", "", () -> kept("cover"));
     plain(all, "groff: good, its ground laid below by qpdf", "", Corpus::groff);
     plain(all, "by hand: good", "", () -> hand("", "", "").bytes());
     plain(
@@ -739,6 +750,8 @@ final class Corpus {
   private static void drawn(List<Item> all) {
     plain(all, "ImageMagick and MuPDF: 90 ppi", "picture-too-coarse", () -> magick(90, W));
     plain(all, "img2pdf: 220 ppi", "picture-soft", () -> img2pdf(220));
+    plain(all, "LibreOffice: words across the fold", "words-across-fold", () -> kept("fold"));
+    plain(all, "LibreOffice: a link", "carries-notes", () -> kept("link"));
     plain(all, "img2pdf: a JPEG of quality 30", "picture-artefacts", () -> img2pdf(300, 30));
     plain(
         all,

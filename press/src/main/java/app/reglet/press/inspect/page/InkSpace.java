@@ -2,10 +2,12 @@ package app.reglet.press.inspect.page;
 
 import app.reglet.press.colour.PixelInks;
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.awt.image.WritableRaster;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
@@ -146,23 +148,36 @@ final class InkSpace extends PDColorSpace {
     }
   }
 
+  /** Rows apart from each other, on all processors. */
   private void screened(BufferedImage seen, BufferedImage out) {
     int w = out.getWidth();
-    int[] row = new int[w];
-    int last = -1;
-    int as = left(Inks.apart(screen.packed(0xffffff)));
-    for (int y = 0; y < out.getHeight(); y++) {
-      seen.getRGB(0, y, w, 1, row, 0, w);
-      for (int x = 0; x < w; x++) {
-        int rgb = row[x] & 0xffffff;
-        if (rgb != last) {
-          last = rgb;
-          as = left(Inks.apart(screen.packed(rgb)));
-        }
-        row[x] = as;
-      }
-      out.setRGB(0, y, w, 1, row, 0, w);
-    }
+    int[] pixels = ((DataBufferInt) out.getRaster().getDataBuffer()).getData();
+    IntStream.range(0, out.getHeight())
+        .parallel()
+        .forEach(
+            y -> {
+              int[] row = new int[w];
+              seen.getRGB(0, y, w, 1, row, 0, w);
+              int last = 0xffffff;
+              int as = left(screen.packed(last));
+              for (int x = 0; x < w; x++) {
+                int rgb = row[x] & 0xffffff;
+                if (rgb != last) {
+                  last = rgb;
+                  as = left(screen.packed(rgb));
+                }
+                pixels[y * w + x] = as;
+              }
+            });
+  }
+
+  /** What packed inks, 0xCCMMYYKK, leave. */
+  private int left(int packed) {
+    return black
+        ? 0x010101 * (FULL - (packed & 0xff))
+        : FULL - (packed >>> 24) << 16
+            | FULL - (packed >> 16 & 0xff) << 8
+            | FULL - (packed >> 8 & 0xff);
   }
 
   /** By components, each colour once. */

@@ -13,9 +13,12 @@ import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
@@ -105,22 +108,31 @@ public final class PageLook {
     PDPage page = document.getPage(number - 1);
     double ppi = ppi(page);
     InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
-    int[] rgb = new int[inks.width() * inks.height()];
-    Coated.PRESS.proof().convert(inks.inks(), rgb);
     BufferedImage image =
         new BufferedImage(inks.width(), inks.height(), BufferedImage.TYPE_INT_RGB);
-    image.setRGB(0, 0, inks.width(), inks.height(), rgb, 0, inks.width());
+    int[] rgb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    Coated.PRESS.proof().convert(inks.inks(), rgb);
     budget.expectTime();
+    // beside what follows: its pixels are bounded, and nothing else of the file is read for it
+    CompletableFuture<byte[]> picture = CompletableFuture.supplyAsync(() -> picture(image));
     Barcodes.of(image, MM_PER_INCH / ppi)
         .forEach(r -> codes.read(r.number(), r.place(), r.module(), r.reflected()));
-    Files.write(seen(into, number), ScreenPicture.png(ScreenPicture.smaller(image, SCREEN)));
     PlateFile.write(inks(into, number), inks.halved());
+    Files.write(seen(into, number), picture.join());
     boolean whole = page.getCropBox().toString().equals(page.getMediaBox().toString());
     return whole
         ? content.with(
             WordContrast.of(content.words(), image, MM_PER_INCH / ppi, Coated.PRESS.proof()),
             content.lines())
         : content; // places are told from the corner of the media box
+  }
+
+  private static byte[] picture(BufferedImage image) {
+    try {
+      return ScreenPicture.quickPng(ScreenPicture.smaller(image, SCREEN));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** As fine as wanted, or as its size allows. */
