@@ -33,6 +33,7 @@ import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -296,6 +297,32 @@ public class InspectTest {
     assertThat(block(written(1, 0, 1, 0, 0)).blankAtEnd()).isEqualTo(2);
     assertThat(block(written(1, 0, 1)).blankAtEnd()).isZero();
     assertThat(block(written(0, 0)).blankAtEnd()).as("one page is left").isEqualTo(1);
+  }
+
+  /** What only looking at pages would tell is left out, not the count and the sizes. */
+  @Test
+  public void aBlockWhosePagesCostTooMuchToLookAtOrAreDamagedIsCountedStill() throws Exception {
+    byte[] file = written(1, 1, 1, 0, 0);
+    BlockFacts facts = block(file);
+    int needed = 0;
+    while (true) { // just enough to count, not to look
+      try {
+        PdfFacts.read(FileBytes.of(file), new Budget(Duration.ofSeconds(20), needed, 1 << 24));
+        break;
+      } catch (Refusal r) {
+        needed++;
+      }
+    }
+    BlockFacts counted =
+        BlockFacts.read(FileBytes.of(file), new Budget(Duration.ofSeconds(20), needed, 1 << 24));
+    assertThat(counted.pdf()).isEqualTo(facts.pdf());
+    assertThat(counted.margins()).hasSizeLessThan(3);
+    byte[] broken =
+        new String(file, StandardCharsets.ISO_8859_1)
+            .replaceFirst("(?s)(.*)FlateDecode", "$1FlateDecoda")
+            .getBytes(StandardCharsets.ISO_8859_1);
+    assertThat(broken).isNotEqualTo(file);
+    assertThat(block(broken).pdf().pages()).isEqualTo(5);
   }
 
   /** Page 1 lies on the right, its spine at its left; in a mirror book it is the other way. */

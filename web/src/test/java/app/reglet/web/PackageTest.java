@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
@@ -96,6 +97,35 @@ public class PackageTest {
         JsonNode slip = JSON.readTree(parts(zip).get("package.json"));
         assertThat(JSON.readTree(parts(again).get("package.json")).get("book"))
             .isEqualTo(slip.get("book"));
+      }
+    }
+  }
+
+  /** Packages said the ISBN with the title before editions had their own. */
+  @Test
+  public void anIsbnGoesOutWithItsEditionAndComesInFromAnOlderPackageToo() throws IOException {
+    try (Own here = new Own("--reglet.demo=true");
+        Own there = new Own()) {
+      Map<String, byte[]> parts = parts(download(here, 1));
+      byte[] slip = parts.get("package.json");
+      String typed = "\"isbn_typed\" : \"978-1-4028-9462-6\"";
+      String edition = new String(slip, StandardCharsets.UTF_8);
+      assertThat(edition).contains(typed);
+      byte[] older =
+          edition
+              .replaceAll("\\s*\"isbn\" : \"9781402894626\",", "")
+              .replaceAll("\\s*" + java.util.regex.Pattern.quote(typed) + ",", "")
+              .replace("\"isbn\" : \"\"", "\"isbn\" : \"978-1-4028-9462-6\"")
+              .getBytes(StandardCharsets.UTF_8);
+      assertThat(new String(older, StandardCharsets.UTF_8)).doesNotContain("isbn_typed");
+      for (byte[] one : List.of(slip, older)) {
+        parts.put("package.json", one);
+        var taken =
+            there.web().upload("/titles/package", Map.of(), "file", "title.zip", zip(parts));
+        assertThat(taken.status()).as(taken.body()).isBetween(200, 303);
+        String docket = taken.location().replaceAll("^https?://[^/]+", "");
+        assertThat(there.web().get(docket).body())
+            .containsPattern("id=\"isbn\"[^>]*value=\"978-1-4028-9462-6\"");
       }
     }
   }

@@ -4,11 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.check.ColourVision;
+import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.testng.annotations.Test;
@@ -50,6 +52,26 @@ public class StandingOutTest {
                 .click());
     assertThat(desk.page.locator("#notes")).containsText("Nothing to mend");
     assertThat(desk.page.locator("#stands-out:not(.low)")).hasText("stands out 3.0 to 1");
+  }
+
+  @Test
+  public void aLockKeepsFaintWordsFromTheirRemedyAndThatIsTold() throws Exception {
+    Desk desk = Desk.atBench("Faint and locked", "").layout("Ledger");
+    take(desk, "author");
+    colour(desk, "#b-colour", "#ffffff");
+    assertThat(desk.page.locator("#notes"))
+        .containsText(Pattern.compile("stands out by 1\\.\\d to 1"));
+    String id = desk.id();
+    Web web = new Web(Live.reglet().address());
+    String base =
+        web.get("/editions/" + id + "/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
+    web.post(
+        "/editions/" + id + "/bench/edits",
+        Map.of("edit", "lock", "piece", "author", "locked", "true", "base", base));
+    desk.page.navigate("/editions/" + id + "/dispatch");
+    assertThat(desk.page.locator("li[data-code=words-faint]")).hasCount(1);
+    assertThat(desk.page.locator("li[data-code=piece-locked]")).containsText("(1 note)");
+    desk.page.close();
   }
 
   @Test

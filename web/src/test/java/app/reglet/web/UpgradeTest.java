@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import app.reglet.web.carry.CarriedRows;
+import app.reglet.web.harness.Web;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.houses.ShippedRuleSheets;
 import app.reglet.web.titles.Cover;
@@ -109,6 +110,61 @@ public class UpgradeTest {
       assertThat(reglet.getBean(CarriedRows.class).findById(2L).orElseThrow().bases())
           .containsExactlyInAnyOrderEntriesOf(
               Map.of("title/colour", -1, "author/place", 10, "blurb/type", -1));
+    }
+  }
+
+  /** A title had one ISBN before schema 15; each of its editions has it since, undo and all. */
+  @Test
+  public void theIsbnOfATitleBecomesThatOfItsEditionsAndUndoFindsItThere() throws Exception {
+    Path data = Files.createTempDirectory("reglet-isbn");
+    String url = "jdbc:h2:file:" + data.resolve("reglet");
+    Flyway.configure().dataSource(url, "reglet", "").target("14").load().migrate();
+    try (Connection c = DriverManager.getConnection(url, "reglet", "")) {
+      insert(c, "set referential_integrity false"); // the house comes with the start
+      for (String[] book :
+          new String[][] {{"9780306406157", "978-0-306-40615-7"}, {null, "97803"}}) {
+        insert(
+            c,
+            "insert into book (version, title, subtitle, author, imprint, blurb, isbn, isbn_typed, price, created) values (0, 'Numbered', '', '', '', '', ?, ?, '', ?)",
+            book[0],
+            book[1],
+            THEN);
+      }
+      for (int book : new int[] {1, 1, 2}) {
+        insert(
+            c,
+            "insert into edition (version, book_id, house_id, house_version, binding, trim, trim_typed, pages, pages_typed, stock, ink, turn, revision, created)"
+                + " values (0, ?, 'gannet-and-gauge', 1, 'perfect-bound', '152.4 mm x 228.6 mm', '', 100, '100', 'white', 'black', 'ltr', 0, ?)",
+            book,
+            THEN);
+      }
+      insert(
+          c,
+          "insert into facts_change (edition_id, what, before_change, after_change, undone, made, by_name) values (1, 'ISBN: none → 978-0-306-40615-7', ?, ?, false, ?, '')",
+          "{\"book.isbn\":null,\"book.isbn_typed\":\"\"}",
+          "{\"book.isbn\":\"9780306406157\",\"book.isbn_typed\":\"978-0-306-40615-7\"}",
+          THEN);
+    }
+    try (ConfigurableApplicationContext reglet = Reglet.start(data, "--server.port=0")) {
+      Editions editions = reglet.getBean(Editions.class);
+      for (long id : new long[] {1, 2}) {
+        EditionEntity e = editions.findById(id).orElseThrow();
+        assertThat(e.getIsbnTyped()).isEqualTo("978-0-306-40615-7");
+        assertThat(e.printed().isbn().orElseThrow().digits()).isEqualTo("9780306406157");
+      }
+      EditionEntity slip = editions.findById(3L).orElseThrow();
+      assertThat(slip.getIsbnTyped()).as("as it was typed").isEqualTo("97803");
+      assertThat(slip.getIsbn()).isEmpty();
+      Web web =
+          new Web("http://localhost:" + reglet.getEnvironment().getProperty("local.server.port"));
+      String version =
+          web.get("/editions/1/docket").find("id=\"version\" name=\"version\" value=\"([^\"]+)\"");
+      assertThat(web.post("/editions/1/docket/undo", Map.of("version", version)).status())
+          .isLessThan(400);
+      assertThat(editions.findById(1L).orElseThrow().getIsbnTyped()).isEmpty();
+      assertThat(editions.findById(2L).orElseThrow().getIsbnTyped())
+          .as("another edition keeps its own")
+          .isEqualTo("978-0-306-40615-7");
     }
   }
 

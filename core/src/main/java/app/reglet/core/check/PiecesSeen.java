@@ -48,24 +48,24 @@ public final class PiecesSeen {
    *
    * @param found of the side
    */
-  public static List<Finding> locked(Composition side, Wrap wrap, List<Finding> found) {
+  public static List<Finding> locked(Composition side, List<Finding> found) {
     List<Finding> locked = new ArrayList<>();
     side.all()
         .filter(p -> isLocked(side, p.id()))
         .forEach(
             p -> {
-              long concerned =
+              List<Finding> concerned =
                   found.stream()
                       .filter(f -> f.piece().filter(p.id()::equals).isPresent())
                       .filter(
                           f -> f.remedies().stream().anyMatch(Remedy.OfDesign.class::isInstance))
-                      .count();
-              if (concerned > 0) {
+                      .toList();
+              if (!concerned.isEmpty()) {
                 locked.add(
                     new Finding(
-                        new OfDrawing.PieceLocked(p.name(), (int) concerned),
+                        new OfDrawing.PieceLocked(p.name(), concerned.size()),
                         Finding.Severity.LOOK,
-                        p.anchors().on(wrap),
+                        concerned.get(0).place(),
                         Optional.of(p.id()),
                         List.of(new Remedy.Unlock(p.id()))));
               }

@@ -36,6 +36,15 @@ public record BlockPage(
         : List.of(of(outside, false), of(outside, true));
   }
 
+  /**
+   * Whether a page lies on the right of the open book, its spine at its left.
+   *
+   * @param number from 1
+   */
+  public static boolean isRight(int number, PageTurn turn) {
+    return (number % 2 == 1) == (turn == PageTurn.LTR);
+  }
+
   private static BlockPage of(Wrap outside, boolean right) {
     Size trim = outside.spec().trim();
     Length b = outside.rules().blockBleed();
@@ -45,7 +54,7 @@ public record BlockPage(
     Box cut = new Box(bleed.left(), b, trim.width(), trim.height());
     return new BlockPage(
         right,
-        right == (outside.spec().turn() == PageTurn.LTR),
+        right == isRight(1, outside.spec().turn()),
         InsidePage.withBleed(trim, b),
         cut,
         bleed,

@@ -200,9 +200,9 @@ public class PiecesSeenTest {
     Piece edge = piece(AREA, new Box(fold, mm("-3"), mm("60"), mm("240")));
     Design open = design(edge);
     Design locked = design(edge.locked(true));
-    assertThat(PiecesSeen.locked(open.outside(), WRAP, found(open))).isEmpty();
-    assertThat(PiecesSeen.locked(locked.outside(), WRAP, List.of())).isEmpty();
-    List<Finding> told = PiecesSeen.locked(locked.outside(), WRAP, found(locked));
+    assertThat(PiecesSeen.locked(open.outside(), found(open))).isEmpty();
+    assertThat(PiecesSeen.locked(locked.outside(), List.of())).isEmpty();
+    List<Finding> told = PiecesSeen.locked(locked.outside(), found(locked));
     assertThat(told).hasSize(1);
     assertThat(told.get(0).code()).isEqualTo("piece-locked");
     assertThat(told.get(0).sentence(Unit.IN)).contains("“A” is locked").contains("(1 note)");
@@ -217,7 +217,7 @@ public class PiecesSeenTest {
             java.util.Optional.empty(),
             java.util.Optional.of("a"),
             List.of());
-    assertThat(PiecesSeen.locked(locked.outside(), WRAP, List.of(unmended))).isEmpty();
+    assertThat(PiecesSeen.locked(locked.outside(), List.of(unmended))).isEmpty();
   }
 
   private static boolean kindOf(Class<?> found, Class<?> type) {

@@ -29,10 +29,18 @@ import uk.org.okapibarcode.graphics.Rectangle;
  */
 public record IsbnBarcode(
     Isbn isbn, String addOn, boolean lined, double magnification, List<Bar> bars) {
-  private static final double X = 0.330;
-  private static final int LEFT_QUIET = 11;
-  private static final int SYMBOL = 95;
-  private static final int RIGHT_QUIET = 7;
+  /** Width of its thinnest bar at the nominal size, mm. */
+  public static final double X = 0.330;
+
+  /** Modules of clear panel before its bars. */
+  public static final int LEFT_QUIET = 11;
+
+  /** Modules from its first bar to its last. */
+  public static final int SYMBOL = 95;
+
+  /** Modules of clear panel after its bars. */
+  public static final int RIGHT_QUIET = 7;
+
   private static final int GAP = 9;
   private static final int ADD_ON = 47;
   private static final int ADD_ON_QUIET = 5;

@@ -46,46 +46,40 @@ public record BlockFacts(PdfFacts pdf, int blankAtEnd, List<Margins> margins) {
   public record Margins(int page, Length left, Length right) {}
 
   /**
-   * Reads one.
+   * Reads one. What is looked at besides is left out where it costs more than is left, or can't be
+   * read: the count and the sizes are told all the same.
    *
-   * @throws Refusal when it can't be read, or costs more than it may
+   * @throws Refusal when it can't be read, or that costs more than it may
    */
   public static BlockFacts read(FileBytes file, Budget budget) {
     PdfFacts facts = PdfFacts.read(file, budget);
+    int blank = 0;
+    List<Margins> margins = new ArrayList<>();
     try (PDDocument document = Loader.loadPDF(file.pdf(budget))) {
       int pages = facts.pages();
-      int blank = 0;
       while (blank < Math.min(MOST_BLANK, pages - 1)
           && isBlank(document.getPage(pages - 1 - blank), budget)) {
         blank++;
       }
-      List<Margins> margins = new ArrayList<>();
       int looked = Math.min(MOST_LOOKED, pages);
       for (int i = 0; i < looked; i++) {
         int number = 1 + (int) ((long) i * (pages - 1) / Math.max(1, looked - 1));
         margins(document, number, budget).ifPresent(margins::add);
       }
-      return new BlockFacts(facts, blank, List.copyOf(margins));
     } catch (IOException | RuntimeException e) {
-      for (Throwable t = e; t != null; t = t.getCause()) {
-        if (t instanceof Refusal r) {
-          throw r;
-        }
-      }
-      throw new Refusal(
-          "file", "This PDF is damaged and can't be read: make it anew and try again.");
+      // what was seen so far is told
     }
+    return new BlockFacts(facts, blank, List.copyOf(margins));
   }
 
   private static boolean isBlank(PDPage page, Budget budget) throws IOException {
-    if (!page.hasContents()) {
-      return page.getAnnotations().isEmpty();
-    }
-    PDFStreamParser parser = new PDFStreamParser(page);
-    for (Object token = parser.parseNextToken(); token != null; token = parser.parseNextToken()) {
-      budget.object();
-      if (token instanceof Operator o && PAINTING.contains(o.getName())) {
-        return false;
+    if (page.hasContents()) {
+      PDFStreamParser parser = new PDFStreamParser(page);
+      for (Object token = parser.parseNextToken(); token != null; token = parser.parseNextToken()) {
+        budget.object();
+        if (token instanceof Operator o && PAINTING.contains(o.getName())) {
+          return false;
+        }
       }
     }
     return page.getAnnotations().isEmpty();

@@ -26,21 +26,20 @@ public record BlockGutter(int page, Length nearest, Length wanted, int nearer, i
       return Optional.empty();
     }
     Length wanted = pages.get(0).gutter();
-    boolean ltr = outside.spec().turn() == PageTurn.LTR;
+    PageTurn turn = outside.spec().turn();
     List<BlockFacts.Margins> nearer =
         file.margins().stream()
-            .filter(m -> inner(m, ltr).plus(BlockFit.TOLERANCE).isLessThan(wanted))
+            .filter(m -> inner(m, turn).plus(BlockFit.TOLERANCE).isLessThan(wanted))
             .toList();
     return nearer.stream()
-        .min(Comparator.comparingDouble(m -> inner(m, ltr).toMm()))
+        .min(Comparator.comparingDouble(m -> inner(m, turn).toMm()))
         .map(
             m ->
                 new BlockGutter(
-                    m.page(), inner(m, ltr), wanted, nearer.size(), file.margins().size()));
+                    m.page(), inner(m, turn), wanted, nearer.size(), file.margins().size()));
   }
 
-  /** Odd pages lie on the right of a book that is read from left to right. */
-  private static Length inner(BlockFacts.Margins m, boolean ltr) {
-    return m.page() % 2 == 1 == ltr ? m.left() : m.right();
+  private static Length inner(BlockFacts.Margins m, PageTurn turn) {
+    return BlockPage.isRight(m.page(), turn) ? m.left() : m.right();
   }
 }

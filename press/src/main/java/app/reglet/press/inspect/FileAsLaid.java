@@ -10,6 +10,7 @@ import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Outline;
 import app.reglet.press.art.Rect;
+import app.reglet.press.barcode.IsbnBarcode;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageContent.ThinLine;
@@ -36,12 +37,6 @@ final class FileAsLaid {
 
   /** Figures are a barcode's own when they stand so near its bars, mm. */
   private static final double FIGURES_APART = 4;
-
-  private static final double QUIET_BEFORE = 11;
-  private static final double QUIET_AFTER = 7;
-
-  /** GS1 General Specifications, from memory. */
-  private static final double NOMINAL_MODULE = 0.33;
 
   /** Black that is no colour of its own, on a screen. */
   private static final int DARK = 0x30;
@@ -113,12 +108,12 @@ final class FileAsLaid {
             p.quality()));
   }
 
-  /** With its figures and quiet zones, 11 modules before its bars and 7 after them. */
+  /** With its figures and quiet zones. */
   private void barcode(FileFacts.Code c) {
     Rect bars = c.place();
     boolean lies = bars.width() < bars.height();
-    double before = QUIET_BEFORE * c.module();
-    double both = before + QUIET_AFTER * c.module();
+    double before = IsbnBarcode.LEFT_QUIET * c.module();
+    double both = before + IsbnBarcode.RIGHT_QUIET * c.module();
     Rect symbol =
         lies
             ? new Rect(bars.x(), bars.y() - before, bars.width(), bars.height() + both)
@@ -131,7 +126,7 @@ final class FileAsLaid {
             "barcode",
             "Barcode",
             Outline.of(on.onSheet(symbol)),
-            c.module() / NOMINAL_MODULE,
+            c.module() / IsbnBarcode.X,
             c.reflected()));
   }
 

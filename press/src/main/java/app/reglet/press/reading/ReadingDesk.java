@@ -45,6 +45,9 @@ public final class ReadingDesk {
   /** A font is written too: it may take so many times what another file of its size may. */
   public static final int FONT_PARTS = 5;
 
+  /** Pages of a book block are looked at, too. */
+  public static final int BLOCK_PARTS = 2;
+
   /** A file that is inspected is drawn too, each of its first pages twice. */
   public static final int DRAWN_PARTS = 8;
 
@@ -101,7 +104,10 @@ public final class ReadingDesk {
     try (watch) {
       switch (asked.get("kind").stringValue()) {
         case "pdf" -> out.putPOJO("pdf", PdfFacts.read(file, budget));
-        case "block" -> out.putPOJO("block", BlockFacts.read(file, budget));
+        case "block" -> {
+          budget.allowParts(BLOCK_PARTS);
+          out.putPOJO("block", BlockFacts.read(file, budget));
+        }
         case "inspect" ->
             out.putPOJO(
                 "inspect",

@@ -93,6 +93,72 @@ public class CarryRulesTest {
     assertThat(points(smaller, "blurb")).isEqualTo(8.0);
   }
 
+  /** Sandling's spines are read from bottom to top, Gannet's from top to bottom. */
+  @Test
+  public void spineWordsRunAsTheOtherHouseReadsThemAndWhatRanOtherwiseStays() {
+    Wrap upwards =
+        Measuring.measure(
+            Specification.of(
+                Binding.FLAPPED,
+                Size.parse("5 x 8", Unit.IN),
+                312,
+                "matt-130",
+                "black",
+                PageTurn.LTR),
+            Specimen.house("sandling-and-daughters"));
+    Setting down =
+        Setting.PLAIN
+            .running(Setting.Direction.DOWN)
+            .aligned(Setting.Align.LEFT, Setting.VerticalAlign.MIDDLE);
+    Piece title = spine("title", down);
+    Piece meant = spine("meant", down.running(Setting.Direction.UP));
+    Piece front =
+        words("front", PanelKind.FRONT, Fact.TITLE, "20")
+            .withContent(
+                Words.of(Fact.TITLE, "", "spectral", Length.pt("20"), Colour.BLACK)
+                    .withSetting(down));
+    Piece grouped =
+        new Piece(
+            "group",
+            "Group",
+            Anchors.filling(Region.safe(PanelKind.SPINE)),
+            new Content.Group(
+                PAPERBACK.box(Region.safe(PanelKind.SPINE)).orElseThrow().size(),
+                List.of(spine("inner", down))));
+    Design design = design(title, meant, front, grouped);
+    Design there = carried(design, PAPERBACK, upwards);
+    Setting up =
+        down.running(Setting.Direction.UP)
+            .aligned(Setting.Align.RIGHT, Setting.VerticalAlign.MIDDLE);
+    assertThat(setting(there, "title")).as("at the same end of the spine").isEqualTo(up);
+    assertThat(setting(there, "inner")).isEqualTo(up);
+    assertThat(setting(there, "meant").direction()).isEqualTo(Setting.Direction.UP);
+    assertThat(setting(there, "front").direction()).isEqualTo(Setting.Direction.DOWN);
+    assertThat(setting(carried(there, upwards, PAPERBACK), "title")).isEqualTo(down);
+    Report report =
+        Report.of(
+            new Seen(PAPERBACK, design.outside(), List.of(), List.of()),
+            new Seen(upwards, there.outside(), List.of(), List.of()));
+    Fate fate =
+        report.fates().stream().filter(f -> f.piece().equals("title")).findFirst().orElseThrow();
+    assertThat(fate.is(Fate.Change.TURNED)).isTrue();
+    assertThat(new FateText(upwards, Unit.IN).of(fate).toLowerCase(java.util.Locale.ROOT))
+        .contains("runs from bottom to top, as spines are read there");
+    assertThat(new FateText(upwards, Unit.IN).line(report)).contains("running the other way");
+  }
+
+  private static Piece spine(String id, Setting setting) {
+    return new Piece(
+        id,
+        id,
+        Anchors.filling(Region.safe(PanelKind.SPINE)),
+        Words.of(Fact.TITLE, "", "spectral", Length.pt("12"), Colour.BLACK).withSetting(setting));
+  }
+
+  private static Setting setting(Design design, String id) {
+    return ((Words) design.piece(id).orElseThrow().content()).setting();
+  }
+
   @Test
   public void flapsAreFilledWhereTheyAreNewAndStayBareWhereThatWasMeant() {
     Design cover =

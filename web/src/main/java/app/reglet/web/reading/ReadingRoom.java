@@ -191,6 +191,7 @@ public class ReadingRoom implements DisposableBean {
   private static int parts(String kind) {
     return switch (kind) {
       case "font" -> ReadingDesk.FONT_PARTS;
+      case "block" -> ReadingDesk.BLOCK_PARTS;
       case "inspect" -> ReadingDesk.DRAWN_PARTS;
       default -> 1;
     };

@@ -3,6 +3,7 @@ package app.reglet.web.titles;
 import app.reglet.core.check.EdgeSeen;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.NearMisses;
+import app.reglet.core.check.OfDrawing;
 import app.reglet.core.check.PiecesSeen;
 import app.reglet.core.check.Seen;
 import app.reglet.core.check.WordsStandOut;
@@ -62,7 +63,7 @@ public class StandingOut {
   public Cover looked(Cover cover) {
     List<Finding> findings = new ArrayList<>(cover.findings());
     findings.addAll(PiecesSeen.find(cover.composition(), cover.sheet()));
-    findings.addAll(PiecesSeen.locked(cover.composition(), cover.sheet(), findings));
+    findings.addAll(PiecesSeen.locked(cover.composition(), findings));
     return letting.of(
         cover.with(
             Finding.at(cover.house().files().findings(), findings), cover.beyond(), cover.letBe()));
@@ -82,6 +83,9 @@ public class StandingOut {
     }
     findings.addAll(NearMisses.find(cover.composition(), cover.sheet()));
     findings.addAll(facts.of(cover));
+    // anew: more is found by now
+    findings.removeIf(f -> f.found() instanceof OfDrawing.PieceLocked);
+    findings.addAll(PiecesSeen.locked(cover.composition(), findings));
     return letting.of(
         cover.with(
             Finding.at(cover.house().files().findings(), findings),

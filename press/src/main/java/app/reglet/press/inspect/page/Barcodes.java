@@ -2,6 +2,7 @@ package app.reglet.press.inspect.page;
 
 import app.reglet.core.design.LinearLight;
 import app.reglet.press.art.Rect;
+import app.reglet.press.barcode.IsbnBarcode;
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
@@ -33,8 +34,8 @@ final class Barcodes {
 
   private Barcodes() {}
 
-  /** Modules from the middle of the first guard to that of the last (GS1: 95 in all, 3 a guard). */
-  private static final double MODULES = 92;
+  /** Modules from the middle of the first guard to that of the last, of three modules each. */
+  private static final double MODULES = IsbnBarcode.SYMBOL - 3;
 
   /** Darker than this is a bar, of 255. */
   private static final int DARK = 128;
