@@ -5,5 +5,5 @@
 # Usage: bench/covers.sh [edits] [titles]; needs ./reglet harness to have been built once (test classes and class path).
 set -euo pipefail
 here=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
-classes="$here/web/target/test-classes:$here/web/target/classes:$here/press/target/classes:$here/core/target/classes:$(cat "$here/web/target/test-classpath")"
+classes="$here/web/target/test-classes:$here/testing/target/classes:$here/web/target/classes:$here/press/target/classes:$here/core/target/classes:$(cat "$here/web/target/test-classpath")"
 exec java -cp "$classes" app.reglet.web.harness.CoversHarness "http://localhost:${REGLET_PORT:-8080}" "$@"

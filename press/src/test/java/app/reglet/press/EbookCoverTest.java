@@ -27,6 +27,7 @@ import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.raster.EbookCover;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

@@ -28,6 +28,7 @@ import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;

@@ -17,6 +17,8 @@ import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.Transparency;
@@ -229,7 +231,7 @@ public class PictureFilesTest {
           app.reglet.press.pdf.PressMaking.SCREEN,
           app.reglet.press.pdf.Progress.none(),
           out,
-          Files.createTempDirectory("scratch"));
+          Scratch.directory("scratch"));
     }
     // the file written by way of the disk is the file made in memory
     assertThat(file)

@@ -23,6 +23,7 @@ import app.reglet.press.pdf.TemplatePdf;
 import app.reglet.press.template.Template;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.awt.image.IndexColorModel;
 import java.io.ByteArrayInputStream;

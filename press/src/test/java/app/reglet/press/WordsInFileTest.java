@@ -7,6 +7,7 @@ import app.reglet.press.art.Mark;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.svg.ArtworkSvg;
+import app.reglet.testing.Tool;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;

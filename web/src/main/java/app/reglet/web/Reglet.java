@@ -83,14 +83,9 @@ public class Reglet {
               ((GenericApplicationContext) context)
                   .registerBean(DataDirectory.class, () -> directory));
       return application.run(Arrays.copyOf(args, args.length));
-    } catch (SQLException | RuntimeException e) {
+    } catch (SQLException | RuntimeException | LinkageError | OutOfMemoryError e) {
       directory.destroy();
-      for (Throwable t = e; t != null; t = t.getCause()) {
-        if (t instanceof StartTrouble s) {
-          throw s;
-        }
-      }
-      throw e instanceof RuntimeException r ? r : new IllegalStateException(e);
+      throw FailedStart.trouble(e, directory.root());
     }
   }
 

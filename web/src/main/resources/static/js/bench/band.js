@@ -1,5 +1,5 @@
 // A band drawn over the sheet chooses the pieces that lie wholly in it; with Shift they come to those in the hand.
-import { model, sheet, hand, chosen } from "./model.js";
+import { model, sheet, hand, chosen, capture } from "./model.js";
 import { element, hold } from "./overlay.js";
 import { bounds } from "./snap.js";
 import { choose } from "./answers.js";
@@ -12,7 +12,7 @@ const toMm = (e) => new DOMPoint(e.clientX, e.clientY).matrixTransform(sheet().g
 export function begin(e, locked = "") {
   e.preventDefault();
   drawn = { from: toMm(e), to: null, locked, more: e.shiftKey };
-  sheet().setPointerCapture(e.pointerId);
+  capture(sheet(), e);
 }
 
 document.addEventListener("pointermove", (e) => {

@@ -1,5 +1,5 @@
 // Words typed where they stand: a field of the title block has the keys, caret and selection are drawn on the sheet.
-import { board, chosen, looking, piece, sheet } from "./model.js";
+import { board, chosen, looking, piece, sheet, capture } from "./model.js";
 import { element, hold } from "./overlay.js";
 import { choose, edit, post } from "./answers.js";
 import { along, caretAt, lineOf, lines, near, nearest, read, selected } from "./lines.js";
@@ -11,21 +11,38 @@ let wanted = null; // the point that arrows up and down keep to
 let pulling = null;
 let taking = null; // what was typed last in words that are being made their own
 let after = null; // what waits until they are
+let coming = null; // what is typed while the caret is on its way
 
 const field = () => document.getElementById("w-text") ?? document.getElementById("w-says");
 const question = () => document.getElementById("ask-typed");
 const escaped = (text) => text.replace(/[*_\\]/g, "\\$&");
 const plain = (text) => text.replace(/\\([*_\\])/g, "$1");
 
-/** Puts the caret into words: where somebody pointed, else all of them are selected. */
+/** Puts the caret into words: where somebody pointed, else all of them are selected. What is typed meanwhile goes in there. */
 export async function start(id, e) {
   if (looking() || !piece(id) || piece(id).locked) return;
+  coming = "";
+  try {
+    await arrive(id, e);
+  } finally {
+    const typed = coming;
+    coming = null;
+    const f = field();
+    if (typed && of === id && f) {
+      f.setRangeText(literal() && f.id === "w-text" ? escaped(typed) : typed, f.selectionStart, f.selectionEnd, "end");
+      f.dispatchEvent(new Event("input", { bubbles: true }));
+    }
+  }
+}
+
+async function arrive(id, e) {
   await choose(id);
-  const f = field();
-  if (!f || f.readOnly) return;
+  if (!field() || field().readOnly) return;
   const query = new URLSearchParams({ piece: id, side: board().dataset.side });
   const answer = await fetch(`${board().dataset.bench}/caret?${query}`, { headers: { "HX-Request": "true" } });
-  if (!answer.ok || !f.isConnected || chosen() !== id) return;
+  if (!answer.ok || chosen() !== id) return;
+  const f = field(); // the title block may have come anew meanwhile
+  if (!f || f.readOnly) return;
   read(await answer.json());
   of = id;
   board().dataset.caret = id;
@@ -37,6 +54,15 @@ export async function start(id, e) {
   f.setSelectionRange(at ?? 0, at ?? f.value.length);
   draw();
 }
+
+document.addEventListener("keydown", (e) => {
+  if (coming === null || e.ctrlKey || e.metaKey || e.altKey) return;
+  if (e.key.length === 1) coming += e.key;
+  else if (e.key === "Backspace") coming = coming.slice(0, -1);
+  else return;
+  e.preventDefault();
+  e.stopImmediatePropagation(); // else a letter would be an act on the piece
+}, true);
 
 /** Whether a short fact is typed, which has no marks of emphasis and no lines. */
 export const literal = () => Boolean(of && fact && !("prose" in fact));
@@ -190,7 +216,7 @@ document.addEventListener("pointerdown", (e) => {
   const at = nearest(p);
   pulling = e.shiftKey ? anchor(f) : at;
   select(f, pulling, at);
-  sheet().setPointerCapture(e.pointerId);
+  capture(sheet(), e);
 }, true);
 
 document.addEventListener("pointermove", (e) => {

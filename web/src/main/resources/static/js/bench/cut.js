@@ -1,5 +1,5 @@
 // The leaf in which a picture's subject is marked; what is cut out is worked out by the server.
-import { board, chosen, hand, looking, part } from "./model.js";
+import { board, chosen, hand, looking, part, capture } from "./model.js";
 import { edit } from "./answers.js";
 import { hold } from "./overlay.js";
 
@@ -106,7 +106,7 @@ document.addEventListener("pointerdown", (e) => {
   if (!e.target.closest?.("#cut-pad") || e.button || looking()) return;
   e.preventDefault();
   pad().focus();
-  pad().setPointerCapture(e.pointerId);
+  capture(pad(), e);
   drawing = { stays: stays(), radius: isBrush() ? radius() : 0, points: [at(e)] };
   draw();
 });

@@ -1,5 +1,5 @@
 // Taking hold of pieces: moving, resizing, turning, one or several as one. What is sent is a distance.
-import { model, piece, loose, sheet, chosen, along, toggled, looking, origin, figure } from "./model.js";
+import { model, piece, loose, sheet, chosen, along, toggled, looking, origin, figure, capture } from "./model.js";
 import { drawn, hold, outlined, refresh } from "./overlay.js";
 import { lines, snapped, gaps, hairlines, bounds, hang, several } from "./snap.js";
 import { begin as band } from "./band.js";
@@ -38,7 +38,7 @@ document.addEventListener("pointerdown", (e) => {
     return;
   }
   drag = { id, p, moving, round: moving.length > 1 ? several(moving) : p, start: toMm(e), grip: e.target.dataset.grip ?? "", lines: lines(moving), moved: false, x: 0, y: 0, edges: null, turn: 0, sx: null, sy: null };
-  sheet().setPointerCapture(e.pointerId);
+  capture(sheet(), e);
 });
 
 /** A step on the sheet along the axes of a turned piece. */

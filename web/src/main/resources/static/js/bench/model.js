@@ -64,3 +64,8 @@ export function figure(mm) {
   const { mm: per, decimals } = model().unit;
   return (mm / per).toFixed(decimals);
 }
+
+/** Moves of this pointer go to an element until it is let go; one that was done before the scripts were there has none. */
+export function capture(onto, e) {
+  if (e.isTrusted) onto.setPointerCapture(e.pointerId);
+}

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -218,7 +219,7 @@ public class BenchTest {
           new java.awt.GradientPaint(0, 0, java.awt.Color.DARK_GRAY, w, h, java.awt.Color.ORANGE));
       g.fillRect(0, 0, w, h);
       g.dispose();
-      Path file = Files.createTempDirectory("picture").resolve(name);
+      Path file = Scratch.directory("picture").resolve(name);
       ImageIO.write(image, format, file.toFile());
       return file;
     } catch (IOException e) {
@@ -260,7 +261,7 @@ public class BenchTest {
           desk.page.locator("#g-colour").press("Enter");
         });
     assertThat(desk.page.locator("#g-colour")).hasValue("#24564a");
-    Path clear = Files.createTempDirectory("picture").resolve("clear.png");
+    Path clear = Scratch.directory("picture").resolve("clear.png");
     ImageIO.write(
         new BufferedImage(3000, 2200, BufferedImage.TYPE_INT_ARGB), "png", clear.toFile());
     desk.does(() -> desk.page.locator("#bg-file").setInputFiles(clear));

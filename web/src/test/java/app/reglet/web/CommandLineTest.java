@@ -2,6 +2,8 @@ package app.reglet.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
+import app.reglet.testing.Scratch;
 import app.reglet.web.cli.RegletCommand;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -81,7 +83,7 @@ public class CommandLineTest {
 
   @Test
   public void measuresByAFile() throws IOException {
-    Path file = Files.createTempFile("house", ".json");
+    Path file = Scratch.file("house", ".json");
     String sheet =
         new String(
             CommandLineTest.class.getResourceAsStream("/houses/osier-row.json").readAllBytes(),
@@ -190,7 +192,7 @@ public class CommandLineTest {
 
   @Test
   public void templatesAreWritten() throws IOException {
-    Path to = Files.createTempDirectory("templates");
+    Path to = Scratch.directory("templates");
     Said said =
         run(
             "template",
@@ -252,7 +254,7 @@ public class CommandLineTest {
 
   private static Path packaged(String title) throws IOException {
     Desk desk = Desk.atBench(title, "The first paragraph.\nAnd what follows it.").layout("Ledger");
-    Path zip = Files.createTempFile("title", ".zip");
+    Path zip = Scratch.file("title", ".zip");
     try (var in =
         java.net
             .URI
@@ -269,7 +271,7 @@ public class CommandLineTest {
   public void carriesAPackageToAJacketAndWritesItsFileItsReportAndThePackageWithBothEditions()
       throws IOException {
     Path zip = packaged("Carried by a line");
-    Path out = Files.createTempDirectory("carried");
+    Path out = Scratch.directory("carried");
     Said said =
         run(
             "carry",
@@ -292,7 +294,7 @@ public class CommandLineTest {
     assertThat(inspected.out()).startsWith("1 page");
     assertThat(Files.readString(out.resolve("report.txt")))
         .contains("carried to Dust jacket, Dunlin Casebinders");
-    Path all = Files.createTempDirectory("all");
+    Path all = Scratch.directory("all");
     Path both = files.stream().filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
     Said pressed = run("press", both.toString(), "--out", all.toString());
     assertThat(pressed.exit()).as(pressed.err()).isIn(0, 1);
@@ -302,7 +304,7 @@ public class CommandLineTest {
       }
     }
     // and on from there: the second edition of the package that came of it
-    Path further = Files.createTempDirectory("further");
+    Path further = Scratch.directory("further");
     Path made = files.stream().filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
     Said again =
         run(
@@ -322,10 +324,10 @@ public class CommandLineTest {
     assertThat(again.out()).contains("148 × 210 mm");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void inspectsSeveralFilesForAHouseAndItsExitCodeIsThatOfTheWorst() throws IOException {
     Path zip = packaged("Inspected by a line");
-    Path out = Files.createTempDirectory("inspected");
+    Path out = Scratch.directory("inspected");
     run("press", zip.toString(), "--out", out.toString());
     Path pdf;
     try (var list = Files.list(out)) {
@@ -353,7 +355,7 @@ public class CommandLineTest {
     assertThat(near.exit()).isEqualTo(1);
     facts[9] = "400";
     assertThat(run(facts).exit()).isEqualTo(2);
-    Path no = Files.writeString(Files.createTempFile("no", ".pdf"), "no PDF");
+    Path no = Files.writeString(Scratch.file("no", ".pdf"), "no PDF");
     Said worst = run("inspect", "--json", pdf.toString(), no.toString());
     assertThat(worst.exit()).isEqualTo(3);
     var json = tools.jackson.databind.json.JsonMapper.shared().readTree(worst.out());
@@ -363,10 +365,10 @@ public class CommandLineTest {
     assertThat(json.get(1).get("refused").stringValue()).contains("no PDF");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void makesTheFilesOfAPackagesEditionsTheSameBytesTwice() throws IOException {
     Path zip = packaged("Pressed by a line");
-    Path out = Files.createTempDirectory("pressed");
+    Path out = Scratch.directory("pressed");
     Said said = run("press", zip.toString(), "--out", out.toString());
     assertThat(said.exit()).as(said.err() + said.out()).isIn(0, 1);
     assertThat(said.out()).contains("Perfect bound, Gannet & Gauge:").contains(".pdf, ");
@@ -376,7 +378,7 @@ public class CommandLineTest {
     }
     assertThat(files).hasSize(1);
     assertThat(run("inspect", files.get(0).toString()).out()).startsWith("1 page");
-    Path again = Files.createTempDirectory("pressed");
+    Path again = Scratch.directory("pressed");
     run(
         "press",
         zip.toString(),
@@ -389,7 +391,7 @@ public class CommandLineTest {
     assertThat(Files.readAllBytes(again.resolve(files.get(0).getFileName())))
         .isEqualTo(Files.readAllBytes(files.get(0)));
     // in another standard than the house's
-    Path plain = Files.createTempDirectory("plain");
+    Path plain = Scratch.directory("plain");
     run("press", zip.toString(), "--standard", "plain", "--out", plain.toString());
     try (var list = Files.list(plain)) {
       assertThat(Files.readString(list.findFirst().orElseThrow(), StandardCharsets.ISO_8859_1))
@@ -414,7 +416,7 @@ public class CommandLineTest {
   public void aHouseThatWantsPartsAndTellsItsSpineGetsThreeFilesAndTheReportSaysWhatIsAssumed()
       throws IOException {
     Path zip = packaged("In three parts");
-    Path out = Files.createTempDirectory("parts");
+    Path out = Scratch.directory("parts");
     Said said =
         run(
             "carry",
@@ -434,8 +436,8 @@ public class CommandLineTest {
   @Test
   public void whatCantBeCarriedIsSaidInASentenceAndNothingIsWritten() throws IOException {
     Path zip = packaged("Not carried by a line");
-    Path out = Files.createTempDirectory("carried").resolve("none");
-    Path text = Files.createTempFile("no", ".zip");
+    Path out = Scratch.directory("carried").resolve("none");
+    Path text = Scratch.file("no", ".zip");
     String[][] wrong = {
       {zip.toString(), "nowhere/dust-jacket", "does not offer that binding any more"},
       {zip.toString(), "dunlin-casebinders", "names no house and binding"},

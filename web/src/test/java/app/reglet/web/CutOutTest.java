@@ -2,13 +2,13 @@ package app.reglet.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javax.imageio.ImageIO;
@@ -29,7 +29,7 @@ public class CutOutTest {
       g.fillOval(450, 150, 260, 300);
     }
     g.dispose();
-    Path file = Files.createTempFile("discs", ".png");
+    Path file = Scratch.file("discs", ".png");
     ImageIO.write(image, "png", file.toFile());
     return file;
   }

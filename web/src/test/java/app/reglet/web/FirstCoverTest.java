@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -80,7 +81,7 @@ public class FirstCoverTest {
     g.fillRect(2500, 700, 260, 1500);
     g.fillOval(2300, 480, 660, 420);
     g.dispose();
-    Path file = Files.createTempDirectory("photo").resolve("lamp.jpg");
+    Path file = Scratch.directory("photo").resolve("lamp.jpg");
     ImageIO.write(image, "jpg", file.toFile());
     return file;
   }
@@ -138,7 +139,7 @@ public class FirstCoverTest {
     button(7, "Make press file").click();
     assertThat(page.locator("#made .fits").first()).hasText("fits");
     Download download = page.waitForDownload(() -> page.locator("#download").click());
-    Path file = Files.createTempDirectory("first").resolve(download.suggestedFilename());
+    Path file = Scratch.directory("first").resolve(download.suggestedFilename());
     download.saveAs(file);
     judge(file);
   }

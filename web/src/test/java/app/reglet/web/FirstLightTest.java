@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
 import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
@@ -12,8 +14,6 @@ import com.google.zxing.oned.EAN13Reader;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -84,19 +84,14 @@ public class FirstLightTest {
     assertThat(download.suggestedFilename())
         .matches(
             "a-lantern-for-low-water_wrap_gannet-and-gauge_6x9in_(100|320)pp_r\\d+_no\\d+\\.pdf");
-    Path to;
-    try {
-      to = Files.createTempDirectory("press").resolve(download.suggestedFilename());
-    } catch (IOException e) {
-      throw new AssertionError(e);
-    }
+    Path to = Scratch.directory("press").resolve(download.suggestedFilename());
     download.saveAs(to);
     return to;
   }
 
   /** Poppler, qpdf and two barcode readers look at the file. */
   private static void judge(Path file, double width, double height) throws Exception {
-    String boxes = Shell.ok("pdfinfo", "-box", file.toString());
+    String boxes = Tool.ok("pdfinfo", "-box", file.toString());
     assertThat(boxes)
         .containsPattern("Pages:\\s+1\\b")
         .contains("A Lantern for Low Water")
@@ -106,20 +101,20 @@ public class FirstLightTest {
     assertThat(m.find()).as(boxes).isTrue();
     assertThat(Double.parseDouble(m.group(1))).isCloseTo(width * 72, within(0.01));
     assertThat(Double.parseDouble(m.group(2))).isCloseTo(height * 72, within(0.01));
-    Shell.ok("qpdf", "--check", file.toString());
-    assertThat(Shell.ok("pdffonts", file.toString()).lines().skip(2))
+    Tool.ok("qpdf", "--check", file.toString());
+    assertThat(Tool.ok("pdffonts", file.toString()).lines().skip(2))
         .isNotEmpty()
         .allMatch(r -> r.matches(".* yes +yes +yes.*"));
-    assertThat(Shell.ok("pdftotext", file.toString(), "-")).contains("difficult, affable");
+    assertThat(Tool.ok("pdftotext", file.toString(), "-")).contains("difficult, affable");
     Path png = file.resolveSibling("page");
-    Shell.ok("pdftoppm", "-r", "300", "-png", "-singlefile", file.toString(), png.toString());
+    Tool.ok("pdftoppm", "-r", "300", "-png", "-singlefile", file.toString(), png.toString());
     var bitmap =
         new BinaryBitmap(
             new HybridBinarizer(
                 new BufferedImageLuminanceSource(ImageIO.read(Path.of(png + ".png").toFile()))));
     assertThat(new EAN13Reader().decode(bitmap, Map.of(DecodeHintType.TRY_HARDER, true)).getText())
         .isEqualTo("9780306406157");
-    assertThat(Shell.ok("zbarimg", "-q", "--raw", png + ".png").lines()).contains("9780306406157");
+    assertThat(Tool.ok("zbarimg", "-q", "--raw", png + ".png").lines()).contains("9780306406157");
   }
 
   private static void inspect(Desk desk, Path file, String verdict, String said) {

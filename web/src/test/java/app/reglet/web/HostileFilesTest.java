@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.reading.Budget;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Patience;
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Burners;
 import app.reglet.web.harness.FilesHarness;
 import app.reglet.web.harness.Subject;
@@ -35,26 +38,28 @@ import org.testng.annotations.Test;
 public class HostileFilesTest {
   @Test
   public void spoiledFilesAndBurnersAreTakenOrRefused() throws Exception {
-    try (Subject reglet = new Subject(Files.createTempDirectory("hostile"))) {
+    try (Subject reglet = new Subject(Scratch.directory("hostile"))) {
       reglet.start();
-      FilesHarness.Outcome o = FilesHarness.run(reglet, 250, 1);
+      FilesHarness.Outcome o = FilesHarness.run(reglet, Extent.rounds(60, 250), 1);
       assertThat(o.failed()).isEmpty();
       assertThat(o.traces()).isZero();
-      assertThat(o.taken()).as("sound enough to be taken").isGreaterThan(10);
-      assertThat(o.refused()).isGreaterThan(100);
+      assertThat(o.taken()).as("sound enough to be taken").isGreaterThan(Extent.rounds(2, 10));
+      assertThat(o.refused()).isGreaterThan(Extent.rounds(30, 100));
     }
   }
 
   @DataProvider
   public Object[][] pdfs() throws IOException {
-    return Burners.pdfs().entrySet().stream()
-        .map(e -> new Object[] {e.getKey(), e.getValue()})
-        .toArray(Object[][]::new);
+    return Extent.of(
+        5,
+        Burners.pdfs().entrySet().stream()
+            .map(e -> new Object[] {e.getKey(), e.getValue()})
+            .toArray(Object[][]::new));
   }
 
   @Test(dataProvider = "pdfs")
   public void theCommandLineRefusesWhatBurns(String name, byte[] file) throws Exception {
-    Path path = Files.createTempFile("burner", ".pdf");
+    Path path = Scratch.file("burner", ".pdf");
     Files.write(path, file);
     Process p =
         new ProcessBuilder(
@@ -69,7 +74,7 @@ public class HostileFilesTest {
             .start();
     try (InputStream out = p.getInputStream()) {
       String said = new String(out.readAllBytes(), StandardCharsets.UTF_8);
-      assertThat(p.waitFor(30, TimeUnit.SECONDS)).as(name).isTrue();
+      assertThat(p.waitFor(Patience.seconds(), TimeUnit.SECONDS)).as(name).isTrue();
       assertThat(said).as(name).doesNotContain("\tat ", "Exception");
       if (name.startsWith("form-names-itself") || name.startsWith("length-of-itself")) {
         assertThat(said).as(name).contains("1 page"); // sound once each thing is looked at once

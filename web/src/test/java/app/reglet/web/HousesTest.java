@@ -352,7 +352,7 @@ public class HousesTest {
     assertThat(other.locator("[name=about]")).hasValue("written in the second window");
     page.reload();
     assertThat(field("about")).hasValue("written in the first window");
-    other.context().close();
+    other.close();
   }
 
   @Test

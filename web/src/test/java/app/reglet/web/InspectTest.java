@@ -3,6 +3,8 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -31,7 +33,7 @@ public class InspectTest {
     desk.page.locator("#make").click();
     Download made = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
     return Files.write(
-        Files.createTempDirectory("inspected").resolve(made.suggestedFilename()),
+        Scratch.directory("inspected").resolve(made.suggestedFilename()),
         Files.readAllBytes(made.path()));
   }
 
@@ -122,7 +124,7 @@ public class InspectTest {
     desk.page.close();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void withoutAnEditionEveryOneIsToldAndTheOneItIsForStandsFirst() throws Exception {
     Desk desk = Desk.atBench("Whose it is", "A blurb.").layout("Ledger");
     desk.page.navigate("/editions/" + desk.id() + "/docket");
@@ -145,7 +147,7 @@ public class InspectTest {
   }
 
   /** By keys: the page expected is drawn before a file is there, and a file is asked again. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void anotherEditionIsChosenBeforeAFileIsThereAndAfter() throws Exception {
     Desk desk = Desk.atBench("Chosen anew", "A blurb.").layout("Ledger");
     String id = desk.id();

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.house.PressRules;
 import app.reglet.press.inspect.PressStandard;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Patience;
 import app.reglet.web.harness.Subject;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
@@ -40,13 +42,14 @@ public class JobsTest {
 
   /** Asks until nothing is open any more. */
   private static String end(Web web, long edition, String ids) throws IOException {
-    for (; ; ) {
-      String state = state(web, edition, ids);
-      if (!IDS.matcher(state).find()) {
-        return state;
-      }
-      Thread.yield();
-    }
+    String[] state = new String[1];
+    Patience.until(
+        "no file of the edition is being made",
+        () -> {
+          state[0] = state(web, edition, ids);
+          return !IDS.matcher(state[0]).find();
+        });
+    return state[0];
   }
 
   @Test
@@ -237,11 +240,11 @@ public class JobsTest {
   /** A kill in the middle: at the next start it is made, and no half file lies about. */
   @Test
   public void aJobThatWasKilledIsMadeAfterTheNextStart() throws Exception {
-    Path data = Files.createTempDirectory("killed");
+    Path data = Templates.demo();
     try (Subject reglet = new Subject(data).quick()) {
       reglet.start("--reglet.demo=true");
       Web web = reglet.web();
-      String ids = underWay(web, 7, 450);
+      String ids = underWay(web, 7, 200);
       reglet.kill();
       assertThat(made(data)).as("nothing has its name yet").isEmpty();
       reglet.start("--reglet.demo=true");
@@ -257,12 +260,17 @@ public class JobsTest {
     String state = "";
     for (int finer = 0; finer < 5; finer++) {
       String ids = order(web, edition, Map.of("ppi", String.valueOf(ppi + 50 * finer)));
-      do {
-        state = state(web, edition, ids);
-        if (state.contains("% made")) {
-          return ids;
-        }
-      } while (IDS.matcher(state).find());
+      String[] now = new String[1];
+      Patience.until(
+          "a file is under way or made",
+          () -> {
+            now[0] = state(web, edition, ids);
+            return now[0].contains("% made") || !IDS.matcher(now[0]).find();
+          });
+      state = now[0];
+      if (state.contains("% made")) {
+        return ids;
+      }
     }
     throw new AssertionError("five files ended before they were seen under way: " + state);
   }
@@ -279,7 +287,7 @@ public class JobsTest {
   /**
    * The disk fills while a file is written: that is said, and the one made before is still there.
    */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aDiskThatFillsLeavesTheOldFileAndNoHalfOne() throws Exception {
     try (Tmpfs disk = Tmpfs.of(150);
         Subject reglet = new Subject(disk.path()).quick()) {
@@ -345,7 +353,7 @@ public class JobsTest {
   }
 
   /** Photos are packed more tightly, and that is said; where it isn't enough, what to do. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aFileAboveTheHousesLimitIsPackedTighterAndThatIsSaid() throws IOException {
     java.util.Random random = new java.util.Random(5);
     java.awt.image.BufferedImage noise =

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.awt.Color;
@@ -11,7 +12,6 @@ import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +37,7 @@ public class JournalTest {
     g.setColor(BUOY);
     g.fillOval(930, 1090, 760, 1200);
     g.dispose();
-    Path file = Files.createTempFile("buoy", ".jpg");
+    Path file = Scratch.file("buoy", ".jpg");
     ImageIO.write(image, "jpg", file.toFile());
     return file;
   }

@@ -3,6 +3,8 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import com.microsoft.playwright.Page;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -131,8 +133,8 @@ public class LibraryTest {
   private static String pressText(Desk desk) throws IOException {
     byte[] file =
         desk.page.context().request().get("/editions/" + desk.id() + "/press-file").body();
-    Path pdf = Files.write(Files.createTempFile("credits", ".pdf"), file);
-    return Shell.ok("pdftotext", pdf.toString(), "-").replaceAll("\\s+", " ");
+    Path pdf = Files.write(Scratch.file("credits", ".pdf"), file);
+    return Tool.ok("pdftotext", pdf.toString(), "-").replaceAll("\\s+", " ");
   }
 
   @Test

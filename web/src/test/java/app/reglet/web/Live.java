@@ -1,19 +1,21 @@
 package app.reglet.web;
 
+import app.reglet.testing.Chromium;
+import app.reglet.testing.Patience;
+import app.reglet.testing.Scratch;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Reglet running on a free port with data of its own, and a headless Chromium to look at it. */
@@ -21,38 +23,22 @@ public final class Live {
   /** A test has two windows at most. */
   private static final int MOST_WINDOWS = 4;
 
+  private static final int SLOW_SECONDS = 10;
+
   private static Live running;
 
   private final ConfigurableApplicationContext application;
   private final String address;
-  private final Playwright playwright;
-  private final Browser browser;
-  private final Deque<BrowserContext> windows = new ArrayDeque<>();
+  private final List<BrowserContext> others = new ArrayList<>();
+  private BrowserContext browser;
+  private final Deque<Page> windows = new ArrayDeque<>();
 
   private Live() throws IOException {
-    Path data = Files.createTempDirectory("reglet-live");
-    application = Reglet.start(data, "--server.port=0", "--reglet.demo=true");
+    application =
+        Reglet.start(
+            Templates.demo(), "--server.port=0", "--reglet.demo=true", Own.STOPPED_BY_THE_TEST);
+    Scratch.atEnd(application::close);
     address = "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
-    playwright =
-        Playwright.create(
-            new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
-    // generous, for a busy machine; a passing test never waits for them
-    PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
-    Runtime.getRuntime().addShutdownHook(new Thread(this::stop));
   }
 
   /** The one running Reglet of this test run. */
@@ -76,30 +62,85 @@ public final class Live {
   }
 
   /**
-   * A fresh browser window, 1280 × 800, with cookies and storage of its own. The windows of tests
-   * long done are closed: hundreds of open pages slow a small machine down.
+   * A fresh browser window, 1280 × 800, in which nothing is kept of the windows before it: no
+   * cookies, no settings of the view. What the browser fetched once it has, as a person's has. The
+   * windows of tests long done are closed: hundreds of open pages slow a small machine down.
    */
   public synchronized Page page() {
+    if (browser == null) {
+      browser = context();
+    }
     while (windows.size() >= MOST_WINDOWS) {
       windows.removeFirst().close();
     }
+    browser.clearCookies();
+    Page page = browser.newPage();
+    page.addInitScript(
+        "if (!sessionStorage.getItem('begun')) { sessionStorage.setItem('begun', 'yes'); localStorage.clear(); }");
+    windows.addLast(page);
+    page.onClose(windows::remove);
+    return listenedTo(page);
+  }
+
+  /** The window of somebody else at the same time, with cookies and storage of their own. */
+  public synchronized Page elsewhere() {
+    others.removeIf(
+        c -> {
+          boolean left = c.pages().isEmpty();
+          if (left) {
+            c.close();
+          }
+          return left;
+        });
+    others.add(context());
+    return listenedTo(others.get(others.size() - 1).newPage());
+  }
+
+  private BrowserContext context() {
     BrowserContext context =
-        browser.newContext(
-            new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setBaseURL(address)
-                .setAcceptDownloads(true));
-    windows.addLast(context);
-    context.onClose(windows::remove);
-    context.setDefaultTimeout(30_000);
-    Page page = context.newPage();
+        Chromium.browser()
+            .newContext(
+                new Browser.NewContextOptions()
+                    .setViewportSize(1280, 800)
+                    .setBaseURL(address)
+                    .setAcceptDownloads(true));
+    context.setDefaultTimeout(Patience.millis());
+    return context;
+  }
+
+  private static Page listenedTo(Page page) {
     page.onConsoleMessage(
         m -> {
           if (m.type().equals("error") && !m.text().contains("status of 4")) {
             System.err.println("console: " + m.text() + " at " + page.url());
           }
         });
+    tellSlow(page);
     return page;
+  }
+
+  /** A request that takes long is told: where a test waits in vain, it says for what. */
+  private static void tellSlow(Page page) {
+    Map<Request, Long> begun = new ConcurrentHashMap<>();
+    page.onRequest(r -> begun.put(r, System.nanoTime()));
+    page.onRequestFinished(r -> tellSlow(r, begun.remove(r), "answered"));
+    page.onRequestFailed(r -> tellSlow(r, begun.remove(r), "failed: " + r.failure()));
+  }
+
+  private static void tellSlow(Request request, Long begun, String how) {
+    long seconds = begun == null ? 0 : (System.nanoTime() - begun) / 1_000_000_000;
+    if (seconds >= SLOW_SECONDS) {
+      System.err.println(
+          "slow: "
+              + request.method()
+              + " "
+              + request.url()
+              + ", "
+              + how
+              + " after "
+              + seconds
+              + " s");
+    }
   }
 
   /** Waits until no answer is still on its way onto the page. */
@@ -118,13 +159,5 @@ public final class Live {
             .stream()
             .map(v -> v.getId() + ": " + v.getNodes().stream().map(n -> n.getHtml()).toList())
             .toList();
-  }
-
-  private void stop() {
-    try {
-      playwright.close();
-    } finally {
-      application.close();
-    }
   }
 }

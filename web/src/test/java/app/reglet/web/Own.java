@@ -1,8 +1,8 @@
 package app.reglet.web;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -21,15 +21,21 @@ import org.springframework.context.ConfigurableApplicationContext;
  * A Reglet of a test's own in this process, with data of its own, that can be stopped and started.
  */
 public final class Own implements AutoCloseable {
+  /** Else Spring stops it by itself when the test process ends, beside whoever else ends things. */
+  static final String STOPPED_BY_THE_TEST = "--spring.main.register-shutdown-hook=false";
+
   private final Path data;
+  private final AutoCloseable atEnd = this::stop;
   private ConfigurableApplicationContext application;
 
+  /** On data that nobody has used; with {@code --reglet.demo=true} the demo's. */
   public Own(String... args) throws IOException {
-    this(Files.createTempDirectory("reglet-own"), args);
+    this(Templates.forStart(args), args);
   }
 
   public Own(Path data, String... args) {
     this.data = data;
+    Scratch.atEnd(atEnd);
     start(args);
   }
 
@@ -38,12 +44,15 @@ public final class Own implements AutoCloseable {
     List<String> all = new ArrayList<>(List.of(args));
     all.add("--server.port=0");
     all.add("--reglet.reading.ahead=false"); // most tests bring no file
+    all.add(STOPPED_BY_THE_TEST);
     application = Reglet.start(data, all.toArray(String[]::new));
     return this;
   }
 
   public void stop() {
-    application.close();
+    if (application != null) {
+      application.close();
+    }
   }
 
   public Path data() {
@@ -100,5 +109,6 @@ public final class Own implements AutoCloseable {
   @Override
   public void close() {
     application.close();
+    Scratch.ended(atEnd);
   }
 }

@@ -8,6 +8,7 @@ import app.reglet.core.Refusal;
 import app.reglet.press.font.FontTables;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Tool;
 import app.reglet.web.fonts.Brought;
 import app.reglet.web.fonts.Fonts;
 import app.reglet.web.pictures.PictureStore;
@@ -75,10 +76,10 @@ public class OwnFontsTest {
         .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make press file"))
         .click();
     Download file = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
-    String fonts = Shell.ok("pdffonts", file.path().toString());
+    String fonts = Tool.ok("pdffonts", file.path().toString());
     assertThat(fonts)
         .containsPattern("[A-Z]{6}\\+InterWeight645Slant0 +CID TrueType .* yes yes yes");
-    assertThat(Shell.ok("pdftotext", file.path().toString(), "-")).contains("Marram");
+    assertThat(Tool.ok("pdftotext", file.path().toString(), "-")).contains("Marram");
   }
 
   @Test

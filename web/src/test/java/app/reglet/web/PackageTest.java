@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
@@ -53,7 +54,7 @@ public class PackageTest {
   }
 
   private static byte[] download(Own reglet, int edition) throws IOException {
-    Path file = Files.createTempFile("title", ".zip");
+    Path file = Scratch.file("title", ".zip");
     try (var in =
         java.net
             .URI

@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import java.net.URI;
@@ -18,7 +19,7 @@ public class PagesTest {
 
   @DataProvider
   Object[][] pages() {
-    return new Object[][] {
+    Object[][] all = {
       {"/titles"},
       {"/houses"},
       {"/houses/gannet-and-gauge"},
@@ -56,6 +57,7 @@ public class PagesTest {
       {"/editions/8/bench?side=inside"},
       {"/editions/1/compare?first=1&second=2"}
     };
+    return Extent.of(12, all);
   }
 
   @Test(dataProvider = "pages")
@@ -66,7 +68,7 @@ public class PagesTest {
     assertThat(Live.violations(page)).isEmpty();
     assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
         .isLessThanOrEqualTo(1280);
-    page.context().close();
+    page.close();
   }
 
   @Test

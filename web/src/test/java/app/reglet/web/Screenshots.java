@@ -1,11 +1,11 @@
 package app.reglet.web;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.people.People;
 import app.reglet.web.people.Role;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.testng.annotations.Test;
@@ -82,7 +82,7 @@ public class Screenshots {
     page.locator("#download").waitFor();
     shot("dispatch");
     Download download = page.waitForDownload(() -> page.locator("#download").click());
-    Path file = Files.createTempDirectory("shots").resolve(download.suggestedFilename());
+    Path file = Scratch.directory("shots").resolve(download.suggestedFilename());
     download.saveAs(file);
     page.navigate("/inspect?edition=2");
     page.getByLabel("PDF").setInputFiles(file);

@@ -1,5 +1,6 @@
 package app.reglet.web;
 
+import app.reglet.testing.Scratch;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -17,7 +18,7 @@ public final class Tmpfs implements AutoCloseable {
 
   /** Mounts one of so many megabytes; skips the test where that isn't allowed. */
   public static Tmpfs of(int megabytes) throws Exception {
-    Path at = Files.createTempDirectory("reglet-disk");
+    Path at = Scratch.directory("reglet-disk");
     if (run("mount", "-t", "tmpfs", "-o", "size=" + megabytes + "m", "tmpfs", at.toString()) != 0) {
       throw new SkipException("no small disk can be mounted here: that takes root");
     }
@@ -34,7 +35,7 @@ public final class Tmpfs implements AutoCloseable {
     try (OutputStream out =
         Files.newOutputStream(
             at.resolve("filler"), StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
-      while (Files.getFileStore(at).getUsableSpace() >= left + block.length) {
+      while (at.toFile().getUsableSpace() >= left + block.length) {
         out.write(block);
       }
     }

@@ -3,6 +3,8 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
@@ -219,10 +221,9 @@ public class TreatmentTest {
     double[] box = desk.box(desk.page.locator(".hold").first().getAttribute("data-piece"));
     byte[] file =
         desk.page.context().request().get("/editions/" + desk.id() + "/press-file").body();
-    java.nio.file.Path pdf =
-        java.nio.file.Files.write(java.nio.file.Files.createTempFile("framed", ".pdf"), file);
+    java.nio.file.Path pdf = java.nio.file.Files.write(Scratch.file("framed", ".pdf"), file);
     java.nio.file.Path png = pdf.resolveSibling(pdf.getFileName() + ".out");
-    Shell.ok("pdftoppm", "-r", "25.4", "-png", "-singlefile", pdf.toString(), png.toString());
+    Tool.ok("pdftoppm", "-r", "25.4", "-png", "-singlefile", pdf.toString(), png.toString());
     BufferedImage page = ImageIO.read(new java.io.File(png + ".png"));
     return page.getRGB((int) (box[0] + box[2] / 2), (int) (box[1] + box[3] / 2)) & 0xffffff;
   }

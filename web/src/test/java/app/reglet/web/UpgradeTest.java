@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
+import app.reglet.testing.Scratch;
 import app.reglet.web.carry.CarriedRows;
 import app.reglet.web.harness.Web;
 import app.reglet.web.houses.Houses;
@@ -12,7 +13,6 @@ import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -30,7 +30,7 @@ public class UpgradeTest {
 
   @Test
   public void anOlderDatabaseIsTakenOver() throws Exception {
-    Path data = Files.createTempDirectory("reglet-old");
+    Path data = Scratch.directory("reglet-old");
     String url = "jdbc:h2:file:" + data.resolve("reglet");
     Flyway.configure().dataSource(url, "reglet", "").target("1").load().migrate();
     // the house then had thinner white paper than the one that ships now
@@ -84,7 +84,7 @@ public class UpgradeTest {
   /** What was never to be offered again was 0 then; it is -1 now, and 0 is a revision. */
   @Test
   public void whatWasRefusedForGoodIsRefusedStill() throws Exception {
-    Path data = Files.createTempDirectory("reglet-refused");
+    Path data = Scratch.directory("reglet-refused");
     String url = "jdbc:h2:file:" + data.resolve("reglet");
     Flyway.configure().dataSource(url, "reglet", "").target("11").load().migrate();
     try (Connection c = DriverManager.getConnection(url, "reglet", "")) {
@@ -116,7 +116,7 @@ public class UpgradeTest {
   /** A title had one ISBN before schema 15; each of its editions has it since, undo and all. */
   @Test
   public void theIsbnOfATitleBecomesThatOfItsEditionsAndUndoFindsItThere() throws Exception {
-    Path data = Files.createTempDirectory("reglet-isbn");
+    Path data = Scratch.directory("reglet-isbn");
     String url = "jdbc:h2:file:" + data.resolve("reglet");
     Flyway.configure().dataSource(url, "reglet", "").target("14").load().migrate();
     try (Connection c = DriverManager.getConnection(url, "reglet", "")) {

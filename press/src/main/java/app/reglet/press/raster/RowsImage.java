@@ -19,9 +19,14 @@ import java.util.Vector;
 
 /**
  * Rows as an image for writers that ask for it from the top: only the rows that were asked for last
- * are in memory.
+ * are in memory. It is laid out in tiles as wide as itself and a few rows high, since some writers
+ * ask for rectangles and others for tiles (the JDK's PNG writer does the one up to 17.0.15 and the
+ * other in 17.0.21): one tile over the whole image would bring all of it into memory.
  */
 final class RowsImage implements RenderedImage {
+  /** Rows of a tile. */
+  private static final int TILE = 16;
+
   private final Rows rows;
   private final Samples samples;
   private final int bands;
@@ -48,7 +53,7 @@ final class RowsImage implements RenderedImage {
     this.bands = space.getNumComponents();
     this.colours =
         new ComponentColorModel(space, false, false, Transparency.OPAQUE, DataBuffer.TYPE_BYTE);
-    this.model = colours.createCompatibleSampleModel(rows.width(), rows.height());
+    this.model = colours.createCompatibleSampleModel(rows.width(), TILE);
   }
 
   /** Red, green and blue. */
@@ -97,7 +102,8 @@ final class RowsImage implements RenderedImage {
 
   @Override
   public Raster getTile(int x, int y) {
-    return getData();
+    int top = y * TILE;
+    return getData(new Rectangle(0, top, getWidth(), Math.min(TILE, getHeight() - top)));
   }
 
   @Override
@@ -165,7 +171,7 @@ final class RowsImage implements RenderedImage {
 
   @Override
   public int getNumYTiles() {
-    return 1;
+    return (getHeight() + TILE - 1) / TILE;
   }
 
   @Override
@@ -185,7 +191,7 @@ final class RowsImage implements RenderedImage {
 
   @Override
   public int getTileHeight() {
-    return getHeight();
+    return TILE;
   }
 
   @Override

@@ -19,11 +19,12 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.golden.FileContents;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Tool;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
 import com.google.zxing.Result;
@@ -104,9 +105,10 @@ public class BarcodeFileTest {
 
   @DataProvider
   Object[][] symbols() {
-    return new Object[][] {
+    Object[][] all = {
       {0.8, ""}, {1.0, ""}, {2.0, ""}, {0.8, "51499"}, {1.0, "90000"}, {2.0, "51499"},
     };
+    return Extent.of(3, all);
   }
 
   @Test(dataProvider = "symbols")

@@ -20,8 +20,8 @@ import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.compose.Pictures;
+import app.reglet.testing.Extent;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -46,7 +46,7 @@ public class CarriedLayoutsTest {
 
   @DataProvider
   Object[][] layouts() {
-    return Arrays.stream(StartingLayout.values())
+    return Extent.of(5, List.of(StartingLayout.values())).stream()
         .map(l -> new Object[] {l})
         .toArray(Object[][]::new);
   }

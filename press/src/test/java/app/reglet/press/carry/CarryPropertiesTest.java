@@ -31,6 +31,7 @@ import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Everywhere;
 import app.reglet.press.Specimen;
+import app.reglet.testing.Extent;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -42,7 +43,8 @@ import org.testng.annotations.Test;
 /** What holds of any design that is carried between any two covers. */
 public class CarryPropertiesTest {
   private static final Carry CARRY = new Carry(Specimen.BOOK, Proportions.UNKNOWN);
-  private static final int ROUNDS = 1500;
+  private static final int WHOLE = 1500;
+  private static final int ROUNDS = Extent.rounds(300, WHOLE);
 
   private final List<Wrap> wraps = Everywhere.wraps(64, 240, 400);
 
@@ -153,7 +155,7 @@ public class CarryPropertiesTest {
         }
       }
     }
-    assertThat(seen).isGreaterThan(least);
+    assertThat(seen).isGreaterThan(least * ROUNDS / WHOLE);
   }
 
   private static String told(Case c, Piece p) {
@@ -368,7 +370,7 @@ public class CarryPropertiesTest {
       assertThat(there.outside().pieces().stream().map(Piece::id).toList())
           .containsAll(c.design().outside().pieces().stream().map(Piece::id).toList());
     }
-    assertThat(seen).isGreaterThan(1000);
+    assertThat(seen).isGreaterThan(1000 * ROUNDS / WHOLE);
   }
 
   @Test
@@ -406,6 +408,6 @@ public class CarryPropertiesTest {
         }
       }
     }
-    assertThat(seen[0]).isGreaterThan(20);
+    assertThat(seen[0]).isGreaterThan(20 * ROUNDS / WHOLE);
   }
 }

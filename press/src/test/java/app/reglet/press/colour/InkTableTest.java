@@ -2,7 +2,7 @@ package app.reglet.press.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.reglet.press.Tool;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.awt.image.Raster;
 import java.io.IOException;

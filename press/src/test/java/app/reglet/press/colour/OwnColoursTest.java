@@ -3,10 +3,10 @@ package app.reglet.press.colour;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.house.PressRules.Standard;
-import app.reglet.press.Tool;
 import app.reglet.press.pdf.PressFiles;
 import app.reglet.press.picture.OwnColours;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.testing.Tool;
 import java.awt.Transparency;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_ColorSpace;

@@ -2,7 +2,8 @@ package app.reglet.press.colour;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.reglet.press.Tool;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -30,7 +31,7 @@ public class ProofTableTest {
   @Test(dataProvider = "conditions")
   public void inksLookAsLittleCmsSaysTheyDo(OutputCondition condition, boolean paper)
       throws IOException {
-    Path icc = Files.write(Files.createTempFile("c", ".icc"), condition.profile().bytes());
+    Path icc = Files.write(Scratch.file("c", ".icc"), condition.profile().bytes());
     ProofTable table = ProofTable.of(condition.profile(), paper);
     Random random = new Random(9);
     StringBuilder typed = new StringBuilder();
@@ -41,7 +42,7 @@ public class ProofTableTest {
         typed.append(String.format(java.util.Locale.ROOT, "%.4f%n", ink[i] / 2.55));
       }
     }
-    Path in = Files.writeString(Files.createTempFile("in", ".txt"), typed);
+    Path in = Files.writeString(Scratch.file("in", ".txt"), typed);
     String said =
         Tool.ok(
             "sh", "-c", "transicc -n -i " + icc + " -o *sRGB -t " + (paper ? 3 : 1) + " < " + in);

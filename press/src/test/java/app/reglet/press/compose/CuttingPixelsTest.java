@@ -22,6 +22,7 @@ import app.reglet.press.picture.PictureReader;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Scratch;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -119,9 +120,9 @@ public class CuttingPixelsTest {
 
   @DataProvider
   Object[][] files() throws IOException {
-    Path png = Files.createTempFile("cutting", ".png");
+    Path png = Scratch.file("cutting", ".png");
     Files.write(png, picture());
-    Path pdf = Files.createTempFile("cutting", ".pdf");
+    Path pdf = Scratch.file("cutting", ".pdf");
     Files.write(pdf, pdf());
     png.toFile().deleteOnExit();
     pdf.toFile().deleteOnExit();

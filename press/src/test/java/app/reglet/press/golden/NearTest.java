@@ -15,6 +15,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
 import app.reglet.press.svg.Addresses;
 import app.reglet.press.svg.ArtworkSvg;
+import app.reglet.testing.Extent;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ public class NearTest {
 
   @DataProvider
   Object[][] covers() {
-    return Golden.all().stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
+    return Extent.of(9, Golden.all()).stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
   }
 
   private static Artwork near(Golden g, Design design, Wrap wrap, Book book, Artwork before) {

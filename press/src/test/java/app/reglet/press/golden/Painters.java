@@ -1,16 +1,17 @@
 package app.reglet.press.golden;
 
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.svg.ArtworkSvg;
+import app.reglet.testing.Chromium;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
@@ -67,13 +68,27 @@ final class Painters {
     BufferedImage draw() throws IOException;
   }
 
-  /** By Chromium, poppler, MuPDF and ghostscript, each under its name; two at once. */
+  /** The names of the programs that know nothing of Reglet. */
+  static final List<String> INDEPENDENT = List.of("chromium", "poppler", "mupdf", "ghostscript");
+
+  /** By all of them, each drawing under its program's name. */
   static Map<String, BufferedImage> independent(Artwork art, Path pdf) {
+    return independent(art, pdf, INDEPENDENT);
+  }
+
+  /**
+   * By programs that know nothing of Reglet, two at once.
+   *
+   * @param names some of {@link #INDEPENDENT}
+   * @return each drawing under its program's name
+   */
+  static Map<String, BufferedImage> independent(Artwork art, Path pdf, List<String> names) {
     Map<String, Drawing> how = new LinkedHashMap<>();
     how.put("chromium", () -> chromium(art));
     how.put("poppler", () -> poppler(pdf));
     how.put("mupdf", () -> mupdf(pdf));
     how.put("ghostscript", () -> ghostscript(pdf));
+    how.keySet().retainAll(names);
     Map<String, CompletableFuture<BufferedImage>> begun = new LinkedHashMap<>();
     how.forEach(
         (name, drawing) ->
@@ -131,31 +146,7 @@ final class Painters {
 
   /** A page of HTML. */
   static BufferedImage chromium(String body, long width, long height) throws IOException {
-    Path dir = Files.createTempDirectory("reglet-golden");
-    Path page = dir.resolve("cover.html");
-    Files.writeString(
-        page,
-        "<!DOCTYPE html><style>body{margin:0}svg{display:block}</style>" + body,
-        StandardCharsets.UTF_8);
-    Path out = dir.resolve("chromium.png");
-    Tool.ok(
-        "chromium",
-        "--headless",
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-quic",
-        "--no-first-run",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-        "--hide-scrollbars",
-        "--run-all-compositor-stages-before-draw", // no picture of a page half painted
-        "--force-device-scale-factor=2",
-        "--force-color-profile=srgb",
-        "--user-data-dir=" + dir.resolve("profile"),
-        "--window-size=" + width + "," + height,
-        "--screenshot=" + out,
-        page.toUri().toString());
-    return half(ImageIO.read(out.toFile()));
+    byte[] png = Chromium.picture(body, (int) width, (int) height, 2);
+    return half(ImageIO.read(new ByteArrayInputStream(png)));
   }
 }

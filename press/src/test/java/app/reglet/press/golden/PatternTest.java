@@ -12,12 +12,13 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Tiling;
 import app.reglet.core.measure.Length;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Tool;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -63,7 +64,7 @@ public class PatternTest {
     Path pdf = Tool.file("pattern.pdf", PressFile.make(art, Specimen.BOOK, Instant.EPOCH));
     Map<String, BufferedImage> all = new LinkedHashMap<>();
     all.put("raster", Painters.raster(art));
-    all.putAll(Painters.independent(art, pdf));
+    all.putAll(Painters.independent(art, pdf, Extent.of(2, Painters.INDEPENDENT)));
     return all;
   }
 

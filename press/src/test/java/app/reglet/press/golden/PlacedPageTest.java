@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
@@ -14,6 +13,8 @@ import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Tool;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -46,7 +47,7 @@ public class PlacedPageTest {
 
   @DataProvider
   Object[][] pages() {
-    return new Object[][] {
+    Object[][] all = {
       // how the page is turned in its file, whether it is cropped, what is done to it on the cover
       {0, false, AffineTransform.getRotateInstance(0), 1.0},
       {0, true, AffineTransform.getRotateInstance(0), 1.0},
@@ -54,6 +55,7 @@ public class PlacedPageTest {
       {180, false, AffineTransform.getRotateInstance(Math.toRadians(20)), 1.0},
       {270, true, AffineTransform.getRotateInstance(Math.toRadians(-35)), 0.6},
     };
+    return Extent.of(2, all);
   }
 
   /** Nothing on it is like anything else: a page turned or mirrored wrongly can't look right. */

@@ -12,11 +12,12 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.pdf.PressFiles;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.Color;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
@@ -62,7 +63,7 @@ final class Corpus {
   private static final double W = PLAIN.sheet().width().toPoints();
   private static final double FOLD = 441;
   private static final double SPINE = W - 18 - 864;
-  private static final Path DIRECTORY = directory();
+  private static final Path DIRECTORY = Scratch.directory("corpus");
 
   /**
    * A file.
@@ -102,14 +103,6 @@ final class Corpus {
         Specification.of(
             binding, Size.parse("6 x 9", Unit.IN), pages, "white", "black", PageTurn.LTR),
         Specimen.house("dunlin-casebinders"));
-  }
-
-  private static Path directory() {
-    try {
-      return Files.createTempDirectory("corpus");
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   private static Path path(String ending) {

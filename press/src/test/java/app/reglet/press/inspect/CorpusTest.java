@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Isbn;
-import app.reglet.press.Tool;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.inspect.FileCheck.Remark;
 import app.reglet.press.inspect.page.PageContent;
@@ -14,6 +13,9 @@ import app.reglet.press.inspect.page.PlateFile;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -50,7 +52,7 @@ public class CorpusTest {
 
   private static Read read(byte[] bytes) throws IOException {
     Path file = Tool.file("cover.pdf", bytes);
-    Path aside = Files.createTempDirectory("aside");
+    Path aside = Scratch.directory("aside");
     FileBytes in = FileBytes.of(file);
     return new Read(file, FileReading.read(in, aside, Budget.forFile(in.length())), aside);
   }
@@ -71,7 +73,7 @@ public class CorpusTest {
 
   @DataProvider
   public Object[][] corpus() {
-    return Corpus.all().stream().map(i -> new Object[] {i}).toArray(Object[][]::new);
+    return Extent.of(20, Corpus.all()).stream().map(i -> new Object[] {i}).toArray(Object[][]::new);
   }
 
   @Test(dataProvider = "corpus")

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
-import app.reglet.press.Tool;
+import app.reglet.testing.Tool;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;

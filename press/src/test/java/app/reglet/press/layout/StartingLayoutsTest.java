@@ -45,6 +45,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.raster.ContrastMeter;
+import app.reglet.testing.Extent;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -79,7 +80,7 @@ public class StartingLayoutsTest {
 
   @DataProvider
   Object[][] layouts() {
-    return Arrays.stream(StartingLayout.values())
+    return Extent.of(5, List.of(StartingLayout.values())).stream()
         .map(l -> new Object[] {l})
         .toArray(Object[][]::new);
   }

@@ -22,6 +22,7 @@ import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.picture.Picture;
+import app.reglet.testing.Patience;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -91,7 +92,8 @@ public class AtOnceTest {
     ExecutorService threads = Executors.newFixedThreadPool(4);
     try {
       List<Future<Path>> made =
-          threads.invokeAll(List.of(making, making, making, making), 120, TimeUnit.SECONDS);
+          threads.invokeAll(
+              List.of(making, making, making, making), Patience.seconds(), TimeUnit.SECONDS);
       assertThat(made).as("none waits for ever").noneMatch(Future::isCancelled);
       byte[] first = Files.readAllBytes(made.get(0).get());
       for (Future<Path> one : made) {

@@ -22,11 +22,12 @@ import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.picture.Picture;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.awt.image.Raster;
 import java.io.IOException;
@@ -35,6 +36,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Supplier;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -213,7 +215,10 @@ public class PlatesTest {
   /** Issue: mean difference under 1 of 255 at 300 ppi. */
   @Test
   public void flattenedAndLivePrintTheSame() throws IOException {
-    for (Artwork art : List.of(shaded(), golden("forms"), golden("brought"))) {
+    List<Supplier<Artwork>> covers =
+        List.of(() -> shaded(), () -> golden("forms"), () -> golden("brought"));
+    for (Supplier<Artwork> cover : Extent.of(1, covers)) {
+      Artwork art = cover.get();
       Path live = PressFiles.make(art, PressFiles.making(PressFiles.rules(Standard.X4, 300)));
       Path flat = PressFiles.make(art, PressFiles.making(PressFiles.rules(Standard.X1A, 300)));
       Raster a = PressFiles.plates(live, 300);

@@ -3,9 +3,10 @@ package app.reglet.press.pdf;
 import app.reglet.core.book.Book;
 import app.reglet.core.house.PressRules;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.colour.OutputCondition;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -54,7 +55,7 @@ public final class PressFiles {
 
   /** The four plates of a file's first page, as ghostscript makes them, 0 none to 255 full. */
   public static Raster plates(Path pdf, int ppi) throws IOException {
-    Path tif = Files.createTempFile("plates", ".tif");
+    Path tif = Scratch.file("plates", ".tif");
     Tool.ok(
         "gs",
         "-q",

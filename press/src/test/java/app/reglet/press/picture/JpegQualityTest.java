@@ -3,12 +3,12 @@ package app.reglet.press.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import javax.imageio.IIOImage;
@@ -42,7 +42,7 @@ public class JpegQualityTest {
 
   @Test(dataProvider = "files")
   public void isWhatImageMagickPackedWithAndReads(int quality, String how) throws IOException {
-    Path dir = Files.createTempDirectory("quality");
+    Path dir = Scratch.directory("quality");
     String out = dir.resolve("a.jpg").toString();
     Tool.ok("sh", "-c", "convert -size 90x70 plasma: " + how + " -quality " + quality + " " + out);
     int read = JpegQuality.of(FileBytes.of(Path.of(out)));

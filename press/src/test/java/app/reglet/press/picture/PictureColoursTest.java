@@ -3,7 +3,7 @@ package app.reglet.press.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
+import app.reglet.testing.Tool;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.image.BufferedImage;

@@ -3,10 +3,10 @@ package app.reglet.press.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.reglet.press.Tool;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Random;
 import javax.imageio.ImageIO;
@@ -51,7 +51,7 @@ public class ScaledRowsTest {
   @Test
   public void asImageMagickMakesThem() throws IOException {
     BufferedImage image = noise(300, 211);
-    Path in = Files.createTempDirectory("scaled").resolve("in.png");
+    Path in = Scratch.directory("scaled").resolve("in.png");
     ImageIO.write(image, "png", in.toFile());
     for (int[] size : new int[][] {{200, 141}, {97, 61}, {299, 210}}) {
       Path out = in.resolveSibling("out.png");

@@ -8,6 +8,7 @@ import app.reglet.core.design.CutOut;
 import app.reglet.core.design.Figure.Free.Corner;
 import app.reglet.core.edit.CutMarks;
 import app.reglet.core.edit.CutMarks.Mark;
+import app.reglet.testing.Extent;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.GradientPaint;
@@ -109,7 +110,7 @@ public class SubjectTest {
 
   @DataProvider
   Object[][] scenes() {
-    return new Object[][] {
+    Object[][] scenes = {
       {
         "a dark figure before a pale sky",
         6,
@@ -291,6 +292,7 @@ public class SubjectTest {
             }
       },
     };
+    return Extent.of(4, scenes);
   }
 
   private static BufferedImage drawn(Scene scene, int noise, Shape[] outline) {

@@ -11,7 +11,7 @@ import app.reglet.core.design.Treatment.Shade;
 import app.reglet.core.design.Treatment.Toning;
 import app.reglet.press.ExifSpecimen;
 import app.reglet.press.Specimen;
-import app.reglet.press.Tool;
+import app.reglet.testing.Tool;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.awt.geom.AffineTransform;

@@ -3,14 +3,17 @@ package app.reglet.press.raster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.reglet.press.Tool;
 import app.reglet.press.colour.InkTable;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.Rendering;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.FlatPicture.Format;
+import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.Raster;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -33,7 +36,7 @@ public class FlatPictureTest {
   }
 
   private static Path scratch() throws IOException {
-    return Files.createTempDirectory("scratch");
+    return Scratch.directory("scratch");
   }
 
   @DataProvider
@@ -148,7 +151,7 @@ public class FlatPictureTest {
   @Test(dataProvider = "everything")
   public void rowsAreWrittenAsTheyAreTakenAndNothingIsLeftBehind(Format format, boolean inked)
       throws IOException {
-    BufferedImage image = grain(3000, 4000);
+    BufferedImage image = grain(2000, 4000);
     Path scratch = scratch();
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     long[] written = {0};
@@ -170,7 +173,40 @@ public class FlatPictureTest {
     assertThat(written[0]).isGreaterThan(out.size() / 3);
     assertThat(size(scratch)).isZero();
     BufferedImage read = ImageIO.read(new java.io.ByteArrayInputStream(out.toByteArray()));
-    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("3000 × 4000");
+    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("2000 × 4000");
+  }
+
+  /** As the JDK's PNG writer asks since 17.0.21; the one of 17.0.15 asks for rectangles. */
+  @Test
+  public void whoAsksForTilesFromTheTopGetsThePictureAndNoRowsAreTakenBeforeTheirTile()
+      throws IOException {
+    BufferedImage image = grain(300, 203);
+    int[] taken = {0};
+    Rows rows =
+        new app.reglet.press.picture.ChangedRows(PictureReader.rows(image)) {
+          @Override
+          protected void change(int[] argb, int y) {
+            taken[0] = y + 1;
+          }
+        };
+    RowsImage asked =
+        new RowsImage(rows, ColorSpace.getInstance(ColorSpace.CS_sRGB), RowsImage::rgb);
+    assertThat(asked.getTileHeight()).isLessThan(image.getHeight() / 4);
+    for (int t = 0; t < asked.getNumYTiles(); t++) {
+      Raster tile = asked.getTile(0, t);
+      int bottom = Math.min((t + 1) * asked.getTileHeight(), image.getHeight());
+      assertThat(taken[0]).isEqualTo(bottom);
+      assertThat(tile.getMinY()).isEqualTo(t * asked.getTileHeight());
+      for (int y = tile.getMinY(); y < bottom; y++) {
+        for (int x = 0; x < image.getWidth(); x++) {
+          int rgb =
+              tile.getSample(x, y, 0) << 16
+                  | tile.getSample(x, y, 1) << 8
+                  | tile.getSample(x, y, 2);
+          assertThat(rgb).isEqualTo(image.getRGB(x, y) & 0xffffff);
+        }
+      }
+    }
   }
 
   private static long size(Path directory) {

@@ -3,7 +3,7 @@ package app.reglet.press.type;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.reglet.press.Tool;
+import app.reglet.testing.Tool;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -8,6 +8,7 @@ import app.reglet.press.ornament.Ornament;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.svg.OrnamentSvg;
+import app.reglet.testing.Scratch;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.charset.StandardCharsets;
@@ -95,7 +96,7 @@ public class HostileSvgTest {
 
   @Test
   public void whatIsTooLargeIsRefusedBeforeItIsRead() throws IOException {
-    Path file = Files.createTempFile("large", ".svg");
+    Path file = Scratch.file("large", ".svg");
     try (var out = Files.newOutputStream(file)) {
       out.write(HEAD.getBytes(StandardCharsets.UTF_8));
       out.write(new byte[9_000_000]);

@@ -50,7 +50,12 @@ public class BackupController {
     model.addAttribute("nightly", nightly);
     model.addAttribute("directory", data.root());
     model.addAttribute("size", String.format(Locale.ROOT, "%.1f MB", database.size() / 1e6));
-    model.addAttribute("left", String.format(Locale.ROOT, "%.1f GB", room.left() / 1e9));
+    long left = room.left();
+    model.addAttribute(
+        "left",
+        left == Room.UNKNOWN
+            ? "not known: this disk does not tell"
+            : String.format(Locale.ROOT, "%.1f GB", left / 1e9));
     return "backup";
   }
 

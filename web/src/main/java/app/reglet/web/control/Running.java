@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
@@ -70,10 +71,8 @@ class Running implements DisposableBean {
     String asked = address.equals("0.0.0.0") || address.equals("::") ? "127.0.0.1" : address;
     String place = JsonMapper.shared().writeValueAsString(new Place(asked, port, token));
     StoredFiles.write(file, out -> out.write(place.getBytes(StandardCharsets.UTF_8)));
-    if (Files.getFileStore(file).supportsFileAttributeView("posix")) {
-      Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rw-------"));
-    }
     up = true;
+    keepToOwner();
     LOG.info(
         "Reglet {} is up at {} port {}, data in {}, {}",
         Version.NUMBER,
@@ -83,6 +82,25 @@ class Running implements DisposableBean {
         people.any()
             ? people.count() + (people.count() == 1 ? " person signs in" : " people sign in")
             : "open to this machine, nobody signs in");
+  }
+
+  /**
+   * Lets only the owner read the word. The file itself is asked: its mount can't be looked up in a
+   * changed root.
+   */
+  private void keepToOwner() {
+    PosixFileAttributeView rights = Files.getFileAttributeView(file, PosixFileAttributeView.class);
+    try {
+      if (rights != null) {
+        rights.setPermissions(PosixFilePermissions.fromString("rw-------"));
+      }
+    } catch (IOException e) {
+      LOG.warn(
+          "The disk under {} keeps no rights of files ({}): whoever can read {} can give Reglet orders.",
+          data.root(),
+          e.getMessage(),
+          file);
+    }
   }
 
   boolean isToken(String given) {

@@ -22,13 +22,14 @@ public class HealthController {
   @GetMapping("/health")
   ResponseEntity<Map<String, Object>> health() {
     boolean reads = database.alive() || database.revive();
-    boolean saves = reads && room.left() >= Room.KEPT_FREE;
+    long left = room.left();
+    boolean saves = reads && left >= Room.KEPT_FREE;
     Map<String, Object> out = new LinkedHashMap<>();
     out.put("status", saves ? "up" : reads ? "reading only" : "down");
     out.put("version", Version.NUMBER);
     out.put("reads", reads);
     out.put("saves", saves);
-    out.put("bytesFree", room.left());
+    out.put("bytesFree", left == Room.UNKNOWN ? null : left);
     return ResponseEntity.status(saves ? 200 : 503).body(out);
   }
 }

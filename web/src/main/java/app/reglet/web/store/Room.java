@@ -1,7 +1,6 @@
 package app.reglet.web.store;
 
-import java.io.IOException;
-import java.nio.file.Files;
+import java.io.File;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 
@@ -14,19 +13,24 @@ public class Room {
   /** Bytes kept free. */
   public static final long KEPT_FREE = 32_000_000;
 
+  /** What {@link #left} says of a disk that can't be asked. */
+  public static final long UNKNOWN = Long.MAX_VALUE;
+
   private final DataDirectory data;
 
   public Room(DataDirectory data) {
     this.data = data;
   }
 
-  /** Bytes that may still be used. */
+  /**
+   * Bytes that may still be used. The path itself is asked, since looking for the mount that it
+   * lies on fails in a changed root. A disk of which not even the size is known is not taken for a
+   * full one: then this is {@link #UNKNOWN}, and nothing is refused.
+   */
   public long left() {
-    try {
-      return Files.getFileStore(data.root()).getUsableSpace();
-    } catch (IOException e) {
-      return 0;
-    }
+    File root = data.root().toFile();
+    long usable = root.getUsableSpace();
+    return usable == 0 && root.getTotalSpace() == 0 ? UNKNOWN : usable;
   }
 
   /**

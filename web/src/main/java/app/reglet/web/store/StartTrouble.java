@@ -8,6 +8,13 @@ public final class StartTrouble extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
   public StartTrouble(String sentence) {
-    super(sentence, null, false, false);
+    this(sentence, null);
+  }
+
+  /**
+   * @param cause what went wrong inside, null when the sentence says all
+   */
+  public StartTrouble(String sentence, Throwable cause) {
+    super(sentence, cause, false, false);
   }
 }

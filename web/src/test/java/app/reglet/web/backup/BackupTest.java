@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.reglet.core.Refusal;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.testing.Scratch;
 import app.reglet.web.Own;
 import app.reglet.web.control.Control;
 import app.reglet.web.harness.Web;
@@ -95,7 +96,7 @@ public class BackupTest {
 
   @Test
   public void everyCoverComesBackPixelForPixel() throws Exception {
-    Path zip = Files.createTempDirectory("backup").resolve("reglet.zip");
+    Path zip = Scratch.directory("backup").resolve("reglet.zip");
     Map<String, int[]> before;
     Path data;
     try (Own reglet = new Own("--reglet.demo=true")) {
@@ -114,7 +115,7 @@ public class BackupTest {
       // what comes after the backup is not in it
       bring(reglet.web(), 2, 99);
     }
-    Path elsewhere = Files.createTempDirectory("elsewhere").resolve("data");
+    Path elsewhere = Scratch.directory("elsewhere").resolve("data");
     assertThat(Restore.restore(zip, elsewhere)).contains("with 8 pictures", "nothing before");
     try (Own reglet = new Own(elsewhere)) {
       same(before, covers(reglet));
@@ -152,7 +153,7 @@ public class BackupTest {
                 }
               });
       busy.start();
-      Path dir = Files.createTempDirectory("busy");
+      Path dir = Scratch.directory("busy");
       for (int i = 0; i < 3; i++) {
         reglet.bean(Backups.class).write(dir.resolve(i + ".zip"));
       }
@@ -206,7 +207,7 @@ public class BackupTest {
         assertThat((int) Files.getAttribute(shared, "unix:nlink")).isGreaterThan(7);
       }
       Map<String, int[]> before = covers(reglet);
-      Path elsewhere = Files.createTempDirectory("night").resolve("data");
+      Path elsewhere = Scratch.directory("night").resolve("data");
       Restore.restore(night, elsewhere);
       try (Own other = new Own(elsewhere)) {
         same(before, covers(other));
@@ -217,7 +218,7 @@ public class BackupTest {
 
   @Test
   public void whatIsNoBackupIsRefusedAndChangesNothing() throws Exception {
-    Path dir = Files.createTempDirectory("bad");
+    Path dir = Scratch.directory("bad");
     Path good = dir.resolve("good.zip");
     Path data;
     try (Own reglet = new Own("--reglet.demo=true")) {
@@ -276,7 +277,7 @@ public class BackupTest {
 
   @Test
   public void theCommandLineWorksWhileRegletRunsAndWhileItDoesNot() throws Exception {
-    Path dir = Files.createTempDirectory("orders");
+    Path dir = Scratch.directory("orders");
     Path data;
     try (Own reglet = new Own("--reglet.demo=true")) {
       data = reglet.data();

@@ -1,17 +1,15 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Chromium;
 import app.reglet.web.harness.Web.Answer;
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -180,17 +178,7 @@ public final class CoversHarness {
 
   /** From letting go of a dragged piece to the frame that shows the answer. */
   private void screen(String address, int count) throws IOException {
-    try (Playwright playwright =
-        Playwright.create(
-            new Playwright.CreateOptions()
-                .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")))) {
-      Browser browser =
-          playwright
-              .chromium()
-              .launch(
-                  new BrowserType.LaunchOptions()
-                      .setExecutablePath(Path.of("/usr/bin/chromium"))
-                      .setArgs(List.of("--no-sandbox", "--disable-gpu")));
+    try (Browser browser = Chromium.browser()) {
       Page page =
           browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
       page.navigate(address + "/editions/" + edition + "/bench");
@@ -233,7 +221,6 @@ public final class CoversHarness {
       if (oneAddress) {
         FramesHarness.measure(page, address, edition);
       }
-      browser.close();
     }
   }
 

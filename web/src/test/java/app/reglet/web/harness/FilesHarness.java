@@ -10,13 +10,13 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.press.template.TemplateSet;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.houses.ShippedRuleSheets;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -68,7 +68,7 @@ public final class FilesHarness {
   public static void main(String[] args) throws Exception {
     int count = args.length > 0 ? Integer.parseInt(args[0]) : 10_000;
     long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
-    Path data = Files.createTempDirectory("reglet-files");
+    Path data = Scratch.directory("reglet-files");
     boolean well;
     try (Subject reglet = new Subject(data)) {
       reglet.start();

@@ -1,5 +1,6 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -160,7 +161,7 @@ public final class FormsHarness {
 
   public static void main(String[] args) throws Exception {
     int values = args.length > 0 ? Integer.parseInt(args[0]) : NASTY.size();
-    Path data = Files.createTempDirectory("reglet-forms");
+    Path data = Scratch.directory("reglet-forms");
     boolean well;
     try (Subject reglet = new Subject(data)) {
       reglet.start("--reglet.demo=true");

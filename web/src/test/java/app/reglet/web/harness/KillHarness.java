@@ -1,10 +1,10 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.ArrayList;
@@ -121,7 +121,7 @@ public final class KillHarness {
   }
 
   private Outcome go(int rounds) throws Exception {
-    Path data = Files.createTempDirectory("reglet-kill");
+    Path data = Scratch.directory("reglet-kill");
     AtomicInteger acknowledged = new AtomicInteger();
     List<String> lost = new ArrayList<>();
     int starts = 0;

@@ -1,5 +1,6 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import java.awt.Color;
 import java.awt.GradientPaint;
@@ -7,7 +8,6 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.DataOutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -36,7 +36,7 @@ public final class LimitsHarness {
 
   public static void main(String[] args) throws Exception {
     boolean well = true;
-    Path data = Files.createTempDirectory("reglet-limits");
+    Path data = Scratch.directory("reglet-limits");
     try (Subject reglet = new Subject(data)) {
       reglet.start();
       List<Composing> covers = new ArrayList<>();

@@ -1,7 +1,7 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -38,7 +38,7 @@ public final class LoadHarness {
   }
 
   public static Outcome run(int people, int seconds) throws Exception {
-    Path data = Files.createTempDirectory("reglet-load");
+    Path data = Scratch.directory("reglet-load");
     List<Long> times = Collections.synchronizedList(new ArrayList<>());
     List<String> errors = Collections.synchronizedList(new ArrayList<>());
     try (Subject reglet = new Subject(data)) {

@@ -1,5 +1,6 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.Reglet;
 import java.io.File;
 import java.io.IOException;
@@ -116,7 +117,7 @@ final class Loaded {
                 "--reglet.reading.ahead=false")
             .redirectErrorStream(true)
             .redirectOutput(place.resolve("archive.log").toFile());
-    builder.environment().put("REGLET_DATA", Files.createTempDirectory("reglet-once").toString());
+    builder.environment().put("REGLET_DATA", Scratch.directory("reglet-once").toString());
     try {
       builder.start().waitFor();
     } catch (InterruptedException e) {

@@ -1,5 +1,6 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -54,7 +55,7 @@ public final class LongUseHarness {
    * @param quick where bytes are counted, not milliseconds
    */
   public static Outcome run(int edits, boolean quick) throws Exception {
-    Path data = Files.createTempDirectory("reglet-long");
+    Path data = Scratch.directory("reglet-long");
     Path file = data.resolve("reglet.mv.db");
     Subject subject = new Subject(data);
     try (Subject reglet = quick ? subject.quick() : subject) {

@@ -1,11 +1,12 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Patience;
+import app.reglet.testing.Scratch;
 import app.reglet.web.Reglet;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ public final class Subject implements AutoCloseable {
 
   private final Path data;
   private final Path log;
+  private final Path own;
   private final Map<String, String> environment;
   private List<String> options = List.of();
   private Process process;
@@ -26,7 +28,9 @@ public final class Subject implements AutoCloseable {
   public Subject(Path data, Map<String, String> environment) throws IOException {
     this.data = data;
     this.environment = environment;
-    this.log = Files.createTempFile("reglet-subject", ".log");
+    this.log = Scratch.file("reglet-subject", ".log");
+    this.own = Scratch.directory("subject");
+    Scratch.atEnd(this::end);
   }
 
   public Subject(Path data) throws IOException {
@@ -48,6 +52,7 @@ public final class Subject implements AutoCloseable {
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(SHIPPED);
     command.addAll(options);
+    command.add("-Djava.io.tmpdir=" + own);
     command.addAll(Loaded.classes());
     command.add(Reglet.class.getName());
     command.addAll(List.of(args));
@@ -60,7 +65,7 @@ public final class Subject implements AutoCloseable {
     builder.environment().putAll(environment);
     process = builder.start();
     Web web = new Web(address());
-    long until = System.nanoTime() + Duration.ofSeconds(90).toNanos();
+    long until = System.nanoTime() + Patience.LONGEST.toNanos();
     while (System.nanoTime() < until) {
       if (!process.isAlive()) {
         throw new IOException("Reglet ended at its start: " + log());
@@ -78,7 +83,7 @@ public final class Subject implements AutoCloseable {
     try {
       start(args);
     } catch (IOException e) {
-      if (!process.waitFor(60, TimeUnit.SECONDS)) {
+      if (!process.waitFor(Patience.seconds(), TimeUnit.SECONDS)) {
         kill();
         throw new AssertionError("Reglet neither answers nor ends: " + log(), e);
       }
@@ -108,9 +113,16 @@ public final class Subject implements AutoCloseable {
   /** A stop in order. */
   public void stop() throws InterruptedException {
     process.destroy();
-    if (!process.waitFor(60, TimeUnit.SECONDS)) {
+    if (!process.waitFor(Patience.seconds(), TimeUnit.SECONDS)) {
       kill();
-      throw new AssertionError("Reglet did not stop within a minute");
+      throw new AssertionError("Reglet did not stop within " + Patience.LONGEST);
+    }
+  }
+
+  /** Ends it with the test process, should a test have left it running. */
+  private void end() {
+    if (process != null) {
+      process.destroyForcibly();
     }
   }
 

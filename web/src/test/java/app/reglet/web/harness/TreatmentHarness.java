@@ -1,10 +1,10 @@
 package app.reglet.web.harness;
 
 import app.reglet.core.edit.CutMarks;
+import app.reglet.testing.Chromium;
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.RequestOptions;
 import java.awt.Color;
 import java.awt.GradientPaint;
@@ -15,7 +15,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Random;
 import javax.imageio.ImageIO;
 
@@ -42,19 +41,9 @@ public final class TreatmentHarness {
 
   public static void main(String[] args) throws Exception {
     int steps = args.length > 0 ? Integer.parseInt(args[0]) : 40;
-    Path data = Files.createTempDirectory("reglet-treatment");
-    try (Subject reglet = new Subject(data);
-        Playwright playwright =
-            Playwright.create(
-                new Playwright.CreateOptions()
-                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        Browser browser =
-            playwright
-                .chromium()
-                .launch(
-                    new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
+    Path data = Scratch.directory("reglet-treatment");
+    try (Subject reglet = new Subject(data)) {
+      Browser browser = Chromium.browser();
       reglet.start();
       for (int[] size : new int[][] {{6000, 4000}, {12124, 8083}}) {
         Composing cover = Composing.begin(reglet.web(), "The Salt Ledger");
@@ -176,7 +165,7 @@ public final class TreatmentHarness {
       }
       image.setRGB(0, y, w, 1, row, 0, w);
     }
-    Path file = Files.createTempFile("photo", ".jpg");
+    Path file = Scratch.file("photo", ".jpg");
     ImageIO.write(image, "jpg", file.toFile());
     return file;
   }

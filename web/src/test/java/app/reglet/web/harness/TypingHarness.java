@@ -1,15 +1,13 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Chromium;
+import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
@@ -42,19 +40,9 @@ public final class TypingHarness {
 
   public static void main(String[] args) throws Exception {
     int keys = args.length > 0 ? Integer.parseInt(args[0]) : 40;
-    Path data = Files.createTempDirectory("reglet-typing");
-    try (Subject reglet = new Subject(data);
-        Playwright playwright =
-            Playwright.create(
-                new Playwright.CreateOptions()
-                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        Browser browser =
-            playwright
-                .chromium()
-                .launch(
-                    new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")))) {
+    Path data = Scratch.directory("reglet-typing");
+    try (Subject reglet = new Subject(data)) {
+      Browser browser = Chromium.browser();
       reglet.start();
       Composing cover = Composing.begin(reglet.web(), "The Salt Ledger");
       Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));

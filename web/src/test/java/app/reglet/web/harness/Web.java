@@ -1,5 +1,6 @@
 package app.reglet.web.harness;
 
+import app.reglet.testing.Patience;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.CookieManager;
@@ -19,7 +20,7 @@ import java.util.regex.Pattern;
 
 /** Asks a Reglet as a browser or a script does, with a session of its own. */
 public final class Web {
-  private static final Duration LONGEST = Duration.ofSeconds(120);
+  private static final Duration LONGEST = Patience.LONGEST;
 
   private final HttpClient client;
   private final String address;

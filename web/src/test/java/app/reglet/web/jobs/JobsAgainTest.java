@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.pdf.Progress;
+import app.reglet.testing.Patience;
 import app.reglet.web.Own;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
@@ -25,8 +26,6 @@ import org.testng.annotations.Test;
 
 /** What is ordered anew, or can't be begun, is never left waiting. */
 public class JobsAgainTest {
-  private static final int PATIENCE = 60;
-
   private Own reglet;
 
   @BeforeClass
@@ -127,7 +126,7 @@ public class JobsAgainTest {
                               again.countDown();
                             });
                     other.start();
-                    ordered.await(PATIENCE, TimeUnit.SECONDS);
+                    ordered.await(Patience.seconds(), TimeUnit.SECONDS);
                     while (other.isAlive() && !waitsForJobs(other)) {
                       Thread.onSpinWait(); // as far as it comes while this one is not over
                     }
@@ -137,7 +136,7 @@ public class JobsAgainTest {
     jobs[0] = jobs(rows, maker, event -> {});
     Job first = jobs[0].order(order("again"));
     jobs[0].make(first.getId());
-    assertThat(again.await(PATIENCE, TimeUnit.SECONDS)).isTrue();
+    assertThat(again.await(Patience.seconds(), TimeUnit.SECONDS)).isTrue();
     assertThat(maker.made.get()).isEqualTo(2);
     assertThat(jobs[0].get(first.getId()).getState()).isEqualTo(Job.State.FAILED);
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
+import app.reglet.testing.Scratch;
 import app.reglet.web.Own;
 import app.reglet.web.Reglet;
 import app.reglet.web.harness.RawHttp;
@@ -12,7 +13,6 @@ import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.store.StartTrouble;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -382,7 +382,7 @@ public class AccessTest {
         assertThat(a.body()).as(host).contains("REGLET_HOSTS").doesNotContain("Salt Ledger");
       }
     }
-    Path data = Files.createTempDirectory("hosts");
+    Path data = Scratch.directory("hosts");
     try (Own named = new Own(data, "--reglet.hosts=reglet.press.example, desk")) {
       for (String host : List.of("reglet.press.example:8080", "desk", "localhost")) {
         assertThat(
@@ -396,7 +396,7 @@ public class AccessTest {
   @Test
   public void listeningBeyondThisMachineWithoutPeopleIsRefusedWithTheLineThatHelps()
       throws Exception {
-    Path data = Files.createTempDirectory("beyond");
+    Path data = Scratch.directory("beyond");
     for (String address : List.of("0.0.0.0", "::")) {
       assertThatThrownBy(() -> Reglet.start(data, "--server.port=0", "--server.address=" + address))
           .isInstanceOf(StartTrouble.class)

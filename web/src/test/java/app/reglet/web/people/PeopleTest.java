@@ -32,7 +32,7 @@ public class PeopleTest {
   }
 
   private Page window() {
-    return Live.reglet().page();
+    return Live.reglet().elsewhere();
   }
 
   private void go(Page page, String path) {
@@ -163,8 +163,8 @@ public class PeopleTest {
     assertThat(owner).hasURL(Pattern.compile(".*/sign-in\\?out"));
     go(owner, "/titles");
     assertThat(owner).hasURL(Pattern.compile(".*/sign-in"));
-    owner.context().close();
-    reader.context().close();
+    owner.close();
+    reader.close();
   }
 
   @Test
@@ -188,6 +188,6 @@ public class PeopleTest {
     assertThat(page).hasURL(Pattern.compile(".*/sign-in.*"));
     signIn(page, "Tam", "another one, longer");
     assertThat(page.locator(".me")).containsText("Tam");
-    page.context().close();
+    page.close();
   }
 }

@@ -3,6 +3,7 @@ package app.reglet.web.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.reglet.testing.Scratch;
 import app.reglet.web.Reglet;
 import app.reglet.web.Tmpfs;
 import app.reglet.web.harness.KillHarness;
@@ -96,7 +97,7 @@ public class SavingTest {
   @Test
   public void aCommitToADatabaseThatClosedItselfIsNotAcknowledgedByTheOneOpenedAfterIt()
       throws Exception {
-    DataDirectory data = DataDirectory.claim(Files.createTempDirectory("reglet-openings"));
+    DataDirectory data = DataDirectory.claim(Scratch.directory("reglet-openings"));
     Database database = new Database(data, new Room(data));
     try (Connection c = database.getConnection();
         Statement s = c.createStatement()) {
@@ -159,7 +160,7 @@ public class SavingTest {
 
   @Test
   public void aFileIsThereInWholeOrNotAtAll() throws Exception {
-    Path dir = Files.createTempDirectory("stored");
+    Path dir = Scratch.directory("stored");
     Path file = dir.resolve("a/b/file");
     StoredFiles.write(file, out -> out.write("whole".getBytes()));
     assertThat(file).hasContent("whole");
@@ -188,7 +189,7 @@ public class SavingTest {
 
   @Test
   public void aDirectoryThatCannotBeWrittenIsRefused() throws Exception {
-    Path file = Files.createTempFile("not-a", "directory");
+    Path file = Scratch.file("not-a", "directory");
     refuses(file.resolve("data"), "can't be written", "REGLET_DATA");
     try (Tmpfs disk = Tmpfs.of(4)) {
       disk.readOnly();
@@ -196,9 +197,39 @@ public class SavingTest {
     }
   }
 
+  /** A directory where Reglet writes a file of its own: nothing that a start looks at before. */
+  @Test
+  public void aStartThatFailsForAReasonNobodyForesawIsASentenceAndKeepsTheTraceInAFile()
+      throws Exception {
+    Path data = Scratch.directory("unforeseen");
+    Files.createDirectories(data.resolve("reglet.running/in-the-way"));
+    Subject reglet = new Subject(data).quick();
+    assertThat(reglet.startInVain()).isEqualTo(2);
+    assertThat(reglet.log())
+        .contains("Reglet could not start: ")
+        .contains("reglet.running")
+        .contains("start again")
+        .doesNotContain("\tat ");
+    assertThat(reglet.log().strip().lines().count()).isEqualTo(1);
+    assertThat(data.resolve("start-failed.txt")).content().contains("\tat app.reglet");
+  }
+
+  /** What can't be asked is a path that is not there: so looks every mount in a changed root. */
+  @Test
+  public void aDiskThatCannotBeAskedForItsRoomIsNotTakenForAFullOne() throws Exception {
+    Path root = Scratch.directory("unasked");
+    DataDirectory data = DataDirectory.claim(root);
+    Room room = new Room(data);
+    assertThat(room.left()).isBetween(1L, Room.UNKNOWN - 1);
+    DataDirectory.deleteAll(root);
+    assertThat(room.left()).isEqualTo(Room.UNKNOWN);
+    room.need(5_000_000_000L);
+    data.destroy();
+  }
+
   @Test
   public void aDirectoryInUseIsRefusedWithTheProcess() throws Exception {
-    Path data = Files.createTempDirectory("in-use");
+    Path data = Scratch.directory("in-use");
     try (Subject other = new Subject(data).quick()) {
       other.start();
       refuses(data, "already running", "(process ");
@@ -208,7 +239,7 @@ public class SavingTest {
 
   @Test
   public void aDatabaseOpenInAnotherProgramIsRefused() throws Exception {
-    Path data = Files.createTempDirectory("open");
+    Path data = Scratch.directory("open");
     try (Connection c =
         DriverManager.getConnection("jdbc:h2:file:" + data.resolve("reglet"), "reglet", "")) {
       // H2 tells a second opening in one process and in another apart by the file's lock alone
@@ -222,7 +253,7 @@ public class SavingTest {
 
   @Test
   public void aDamagedDatabaseIsRefusedAndNamesTheNewestBackup() throws Exception {
-    Path data = Files.createTempDirectory("damaged");
+    Path data = Scratch.directory("damaged");
     Files.write(data.resolve("reglet.mv.db"), new byte[20_000]);
     refuses(
         data, "is damaged and can't be opened; nothing in it was changed", "There is no backup");
@@ -234,14 +265,14 @@ public class SavingTest {
 
   @Test
   public void aForeignDatabaseIsRefused() throws Exception {
-    Path data = Files.createTempDirectory("foreign");
+    Path data = Scratch.directory("foreign");
     try (Connection c =
             DriverManager.getConnection("jdbc:h2:file:" + data.resolve("reglet"), "sa", "secret");
         Statement s = c.createStatement()) {
       s.execute("create table other (x int)");
     }
     refuses(data, "is another program's database", "REGLET_DATA");
-    Path ours = Files.createTempDirectory("foreign");
+    Path ours = Scratch.directory("foreign");
     try (Connection c =
             DriverManager.getConnection("jdbc:h2:file:" + ours.resolve("reglet"), "reglet", "");
         Statement s = c.createStatement()) {
@@ -252,7 +283,7 @@ public class SavingTest {
 
   @Test
   public void aDatabaseOfANewerRegletIsRefused() throws Exception {
-    Path data = Files.createTempDirectory("newer");
+    Path data = Scratch.directory("newer");
     Reglet.start(data, "--server.port=0").close();
     try (Connection c =
             DriverManager.getConnection("jdbc:h2:file:" + data.resolve("reglet"), "reglet", "");
@@ -268,8 +299,7 @@ public class SavingTest {
         new java.net.ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {
       assertThatThrownBy(
               () ->
-                  Reglet.start(
-                      Files.createTempDirectory("port"), "--server.port=" + taken.getLocalPort()))
+                  Reglet.start(Scratch.directory("port"), "--server.port=" + taken.getLocalPort()))
           .isInstanceOf(StartTrouble.class)
           .hasMessageContaining("Port " + taken.getLocalPort())
           .hasMessageContaining("REGLET_PORT");

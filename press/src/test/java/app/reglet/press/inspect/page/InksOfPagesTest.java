@@ -3,7 +3,6 @@ package app.reglet.press.inspect.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.house.PressRules.Standard;
-import app.reglet.press.Tool;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressInks;
@@ -13,6 +12,8 @@ import app.reglet.press.pdf.PressFiles;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Extent;
+import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -75,13 +76,15 @@ public class InksOfPagesTest {
   public Object[][] covers() {
     // in turn: what the standards have in common is drawn alike
     List<Golden> all = Golden.all().stream().filter(g -> !g.name().contains("ebook")).toList();
-    return IntStream.range(0, all.size())
-        .mapToObj(
-            i ->
-                new Object[] {
-                  all.get(i).name(), all.get(i), i % 2 == 0 ? Standard.X4 : Standard.X1A
-                })
-        .toArray(Object[][]::new);
+    return Extent.of(
+        6,
+        IntStream.range(0, all.size())
+            .mapToObj(
+                i ->
+                    new Object[] {
+                      all.get(i).name(), all.get(i), i % 2 == 0 ? Standard.X4 : Standard.X1A
+                    })
+            .toArray(Object[][]::new));
   }
 
   @Test(dataProvider = "covers")

@@ -3,10 +3,10 @@ package app.reglet.press.inspect.page;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.reglet.press.Tool;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.HandPdf;
 import app.reglet.press.reading.Budget;
+import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;

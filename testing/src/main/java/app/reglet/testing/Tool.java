@@ -1,4 +1,4 @@
-package app.reglet.press;
+package app.reglet.testing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,23 +6,35 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 
 /** Runs an independent tool; its absence fails the test rather than skipping it. */
 public final class Tool {
   private Tool() {}
 
+  /**
+   * What a tool left.
+   *
+   * @param exit its exit code
+   * @param out what it printed, on either stream
+   */
   public record Result(int exit, String out) {}
 
+  /** Runs a tool to its end. */
   public static Result run(String... command) {
+    Path out = Scratch.file("tool", ".txt");
     try {
-      Path out = Files.createTempFile("tool", ".txt");
       Process p =
           new ProcessBuilder(command)
               .redirectErrorStream(true)
               .redirectOutput(out.toFile())
               .start();
-      assertThat(p.waitFor(120, TimeUnit.SECONDS)).as("%s ended in time", command[0]).isTrue();
+      if (!p.waitFor(Patience.seconds(), TimeUnit.SECONDS)) {
+        p.destroyForcibly();
+        throw new AssertionError(
+            "%s did not end in %s".formatted(List.of(command), Patience.LONGEST));
+      }
       String text = new String(Files.readAllBytes(out), StandardCharsets.UTF_8);
       Files.delete(out);
       return new Result(p.exitValue(), text);
@@ -41,12 +53,8 @@ public final class Tool {
     return r.out();
   }
 
+  /** A file of this name with this content. */
   public static Path file(String name, byte[] content) {
-    try {
-      Path dir = Files.createTempDirectory("reglet-test");
-      return Files.write(dir.resolve(name), content);
-    } catch (IOException e) {
-      throw new AssertionError(e);
-    }
+    return Scratch.holding(name, content);
   }
 }

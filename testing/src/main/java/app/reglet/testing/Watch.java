@@ -1,4 +1,4 @@
-package app.reglet.web;
+package app.reglet.testing;
 
 import java.io.IOException;
 import java.io.InputStream;
