@@ -427,6 +427,5 @@ public class BindingsTest {
     if (edition.equals("5")) {
       assertThat(page.locator("#message")).containsText("choose a lower ppi");
     }
-    page.close();
   }
 }

@@ -79,7 +79,6 @@ public class CarryTest {
     assertThat(desk.page.locator("#artwork > [data-piece]")).hasCount(1);
     desk.does(() -> desk.page.locator("#redo").click());
     assertThat(desk.page.locator("#artwork > [data-piece]")).hasCount(pieces);
-    desk.page.close();
   }
 
   @Test
@@ -108,7 +107,6 @@ public class CarryTest {
     desk.page.navigate("/editions/" + desk.id() + "/docket");
     assertThat(trim).isNotEmpty();
     assertThat(desk.page.locator("#trim")).not().hasValue("");
-    desk.page.close();
   }
 
   @Test
@@ -129,7 +127,6 @@ public class CarryTest {
     assertThat(desk.page.locator("#artwork [data-piece=front-flap-prose]")).hasCount(1);
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator("#artwork [data-piece=front-flap-head]")).hasCount(1);
-    desk.page.close();
   }
 
   static Locator button(Desk desk, String name) {
@@ -169,7 +166,6 @@ public class CarryTest {
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator("#artwork [data-piece=title] [fill='#aa3311']")).hasCount(0);
     assertThat(desk.page.locator("#artwork [data-piece=title]")).hasCount(1);
-    desk.page.close();
   }
 
   @Test
@@ -198,7 +194,6 @@ public class CarryTest {
     assertThat(button(desk, "Accept: Title")).isVisible();
     button(desk, "Accepted: Author").click();
     assertThat(left).containsText("2 pieces not accepted yet.");
-    desk.page.close();
   }
 
   @Test
@@ -226,7 +221,6 @@ public class CarryTest {
             .distinct()
             .toList();
     assertThat(made).hasSize(1).first().asString().endsWith("/carried");
-    desk.page.close();
   }
 
   @Test
@@ -240,7 +234,6 @@ public class CarryTest {
     assertThat(desk.page.locator("#told")).not().hasValue("");
     assertThat(desk.page.locator("#toldSource"))
         .hasValue("not told yet; as wide as at Gannet & Gauge");
-    desk.page.close();
   }
 
   @Test
@@ -285,6 +278,5 @@ public class CarryTest {
     assertThat(other.body()).contains("another edition of the same title");
     assertThat(web.get("/editions/" + desk.id() + "/carried").body())
         .contains("was not carried from another edition");
-    desk.page.close();
   }
 }

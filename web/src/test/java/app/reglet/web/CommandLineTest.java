@@ -263,7 +263,6 @@ public class CommandLineTest {
             .openStream()) {
       Files.copy(in, zip, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
     }
-    desk.page.close();
     return zip;
   }
 

@@ -104,7 +104,6 @@ public class CutOutTest {
     desk.does(() -> desk.page.locator("#undo").click());
     desk.page.waitForCondition(() -> desk.page.locator(".cut-marks path").count() == 0);
     near(outline(desk), 125, 250, 887, 750);
-    desk.page.close();
   }
 
   @Test
@@ -122,7 +121,6 @@ public class CutOutTest {
     desk.does(() -> desk.page.locator("#undo").click());
     desk.does(() -> desk.page.locator("#undo").click());
     desk.page.waitForCondition(() -> desk.text("#said-cut").equals("all of it"));
-    desk.page.close();
   }
 
   /** The press file and the sheet show the ground through what was cut away. */
@@ -139,7 +137,6 @@ public class CutOutTest {
             .toList();
     assertThat(pieces.get(pieces.size() - 1)).startsWith("subject");
     assertThat(desk.page.locator("#leaf-cut #said-cut").innerText()).isEqualTo("its subject");
-    desk.page.close();
   }
 
   @Test
@@ -152,7 +149,6 @@ public class CutOutTest {
     }
     desk.does(() -> pad.press("Enter"));
     near(outline(desk), 125, 250, 450, 750);
-    desk.page.close();
   }
 
   @Test
@@ -161,6 +157,5 @@ public class CutOutTest {
     desk.does(() -> desk.page.locator("#cut-propose").click(), 400);
     assertThat(desk.text("#message")).contains("all one colour");
     assertThat(desk.text("#said-cut")).isEqualTo("all of it");
-    desk.page.close();
   }
 }

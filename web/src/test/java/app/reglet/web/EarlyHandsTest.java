@@ -78,7 +78,6 @@ public class EarlyHandsTest {
     assertThat(desk.page.locator("#saved")).hasText("Saved.");
     desk.page.reload();
     assertThat(desk.page.locator("#pages")).hasValue("344");
-    desk.page.close();
   }
 
   @Test
@@ -102,7 +101,6 @@ public class EarlyHandsTest {
     Live.settled(desk.page);
     desk.page.reload();
     assertThat(desk.page.locator("#trim")).hasValue(typed);
-    desk.page.close();
   }
 
   @Test
@@ -114,7 +112,6 @@ public class EarlyHandsTest {
     scripts.release();
     assertThat(desk.page.locator("#block-name")).hasText("Ellipse");
     assertThat(desk.page.locator("#pieces")).containsText("Ellipse");
-    desk.page.close();
   }
 
   @Test
@@ -135,7 +132,6 @@ public class EarlyHandsTest {
     Live.settled(desk.page);
     double[] is = desk.box("title");
     assertThat((is[0] - was[0]) / (is[1] - was[1])).isCloseTo(1 / 6.0, within(0.02));
-    desk.page.close();
   }
 
   @Test
@@ -150,7 +146,6 @@ public class EarlyHandsTest {
     assertThat(desk.page.locator("#base").inputValue()).isNotEqualTo(revision);
     desk.page.locator("#redo").click();
     assertThat(desk.page.locator("#base")).hasValue(revision);
-    desk.page.close();
   }
 
   @Test

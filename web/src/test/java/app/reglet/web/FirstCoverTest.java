@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -112,8 +113,8 @@ public class FirstCoverTest {
     label(3, "Picture, drawing or PDF");
     page.locator("#add-what").selectOption("picture");
     Path photo = photograph();
-    page.onFileChooser(f -> f.setFiles(photo));
-    desk.does(() -> button(3, "Add").click());
+    FileChooser chooser = page.waitForFileChooser(() -> button(3, "Add").click());
+    desk.does(() -> chooser.setFiles(photo));
     page.locator("[data-piece^=picture]").first().waitFor();
 
     settled(() -> button(4, "Done").click());

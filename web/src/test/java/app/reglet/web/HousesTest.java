@@ -366,7 +366,7 @@ public class HousesTest {
     fill("id", "osier-row");
     publish();
     assertThat(page.locator(".draft-side")).containsText("is taken by Osier Row Printing Works");
-    page.onDialog(d -> d.accept());
+    page.onceDialog(d -> d.accept());
     page.getByText("Throw away").click();
     page.waitForURL(Pattern.compile(".*/houses"));
   }

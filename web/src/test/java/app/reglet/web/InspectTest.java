@@ -121,7 +121,6 @@ public class InspectTest {
     desk.page.navigate("/titles");
     desk.page.navigate(address);
     assertThat(desk.page.locator(".verdict")).hasText("Does not fit");
-    desk.page.close();
   }
 
   @Test(groups = Extent.LONG)
@@ -143,7 +142,6 @@ public class InspectTest {
     inspect(desk, id, file);
     assertThat(desk.page.locator("li[data-code=would-fit]"))
         .containsText("It is the right file for 354 pages; the edition has 362.");
-    desk.page.close();
   }
 
   /** By keys: the page expected is drawn before a file is there, and a file is asked again. */
@@ -179,7 +177,6 @@ public class InspectTest {
                 .filter(new Locator.FilterOptions().setHasText("Chosen anew")))
         .hasCount(1);
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.close();
   }
 
   /** What another house would say of the edition's file, and of every edition it makes. */
@@ -218,7 +215,6 @@ public class InspectTest {
     Web web = new Web(Live.reglet().address());
     assertThat(web.get("/inspect?edition=" + id + "&house=nowhere").body())
         .contains("There is no house “nowhere” here");
-    desk.page.close();
   }
 
   private static void choose(Desk desk, String edition) {
@@ -249,7 +245,6 @@ public class InspectTest {
             after.replaceAll(
                 "(?s).*stands ([\\d.]+ in) outside the safe zone of the (\\w+).*", "$1 $2"))
         .isEqualTo(figure);
-    desk.page.close();
   }
 
   @Test
@@ -270,7 +265,6 @@ public class InspectTest {
     assertThat(desk.page.locator("li[data-code=picture-too-coarse]")).containsText("100 ppi");
     assertThat(desk.page.locator(".file-facts")).containsText("1300 × 925");
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.close();
   }
 
   @Test

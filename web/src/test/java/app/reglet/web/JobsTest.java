@@ -91,7 +91,6 @@ public class JobsTest {
           .contains("Gannet & Gauge");
     }
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.close();
   }
 
   @Test
@@ -112,7 +111,6 @@ public class JobsTest {
     assertThat(desk.page.locator("#plan .file-name")).hasCount(3);
     desk.page.locator("#make").click();
     assertThat(desk.page.locator(".kept")).hasCount(3);
-    desk.page.close();
   }
 
   @Test
@@ -136,7 +134,6 @@ public class JobsTest {
     assertThat(desk.page.locator(".making [role=status]")).isVisible();
     desk.page.locator("#take-back").click();
     assertThat(desk.page.locator(".makings .refused")).containsText("Taken back");
-    desk.page.close();
   }
 
   /** The i-th choice of the printer's marks: each is a file of its own. */
@@ -186,7 +183,6 @@ public class JobsTest {
     for (int i = 0; i < 20; i++) {
       assertThat(order(web, id, marked(i))).as("there at once").isEmpty();
     }
-    desk.page.close();
   }
 
   @Test
@@ -203,7 +199,6 @@ public class JobsTest {
         "/editions/" + id + "/bench/edits",
         Map.of("edit", "remove", "piece", "title", "base", base));
     assertThat(end(web, id, third)).contains("changed while this file waited");
-    desk.page.close();
   }
 
   @Test
@@ -233,8 +228,6 @@ public class JobsTest {
       assertThat(web.get("/editions/" + other.id() + "/dispatch/made?jobs=" + ids).status())
           .isEqualTo(404);
     }
-    other.page.close();
-    desk.page.close();
   }
 
   /** A kill in the middle: at the next start it is made, and no half file lies about. */
@@ -395,7 +388,6 @@ public class JobsTest {
     desk.choose("house", "tiny-house");
     assertThat(end(web, Long.parseLong(id), order(web, Long.parseLong(id), Map.of())))
         .contains("and the house takes 1: use coarser pictures, or fewer");
-    desk.page.close();
   }
 
   /** A shop that takes no JPEG gets its cover without loss, in its own kind. */
@@ -419,6 +411,5 @@ public class JobsTest {
     assertThat(made.suggestedFilename()).endsWith(".tif");
     var image = javax.imageio.ImageIO.read(made.path().toFile());
     assertThat(image.getWidth() + " x " + image.getHeight()).isEqualTo("1600 x 2560");
-    desk.page.close();
   }
 }

@@ -162,6 +162,5 @@ public class JournalTest {
     // the words hold to their panel, the band to its
     assertThat(desk.box(words)[0] - h.panel("back")[0]).isCloseTo(30, within(1e-3));
     assertThat(desk.box(band)[0] - is[0]).isCloseTo(11.6, within(1e-3));
-    desk.page.close();
   }
 }

@@ -49,7 +49,6 @@ public class KeysTest {
     assertThat(page.locator("#binding")).hasValue("dust-jacket");
     page.goBack();
     assertThat(page.url()).contains("sort=cost");
-    page.close();
   }
 
   @Test
@@ -69,7 +68,6 @@ public class KeysTest {
     page.keyboard().type("4");
     // 3.5 + 2 × 6.4875 + 0.8125 + 4 + 0.25, white paper as dunlin's first
     assertThat(page.locator("#m-sheet")).hasText("21.538 × 9.5 in");
-    page.close();
   }
 
   @Test
@@ -107,7 +105,6 @@ public class KeysTest {
     page.keyboard().press("Enter");
     page.waitForURL(Pattern.compile(".*/houses/keyed"));
     assertThat(page.locator("h1")).hasText("Keyed House");
-    page.close();
   }
 
   @Test
@@ -129,7 +126,6 @@ public class KeysTest {
     assertThat(page.locator("[name=name]")).hasValue("Half a house");
     page.reload();
     assertThat(page.locator("[name=name]")).hasValue("Half a house");
-    page.close();
   }
 
   @Test
@@ -144,8 +140,6 @@ public class KeysTest {
     one.page.reload();
     assertThat(one.page.locator("#house")).hasValue("osier-row");
     assertThat(one.page.locator("#pages")).hasValue("120");
-    one.page.close();
-    two.page.close();
   }
 
   @Test
@@ -157,6 +151,5 @@ public class KeysTest {
     assertThat(page.locator("#told-spine")).hasText("1 in"); // 400 × 0.0025
     page.navigate("/editions/1/what-if?pages=99999999");
     assertThat(page.locator("#told")).containsText("up to 740 pages");
-    page.close();
   }
 }

@@ -112,7 +112,6 @@ public class KinTest {
     assertThat(filled(desk, "title", "#3311aa").first()).isAttached();
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(filled(desk, "title", "#aa3311").first()).isAttached();
-    desk.page.close();
   }
 
   @Test
@@ -128,7 +127,6 @@ public class KinTest {
     colour(desk, origin, "title", "#aa3311");
     desk.page.navigate("/editions/" + made + "/carried");
     assertThat(offers(desk)).containsExactly("Title: colour");
-    desk.page.close();
   }
 
   @Test
@@ -169,7 +167,6 @@ public class KinTest {
     }
     desk.page.navigate("/editions/" + first + "/bench");
     assertThat(filled(desk, "author", "#115533").first()).isAttached();
-    desk.page.close();
   }
 
   @Test
@@ -197,7 +194,6 @@ public class KinTest {
     button(desk, "Take what is ticked").click();
     assertThat(offersLocator(desk)).hasCount(0);
     assertThat(order(desk, made)).isEqualTo(there);
-    desk.page.close();
   }
 
   @Test
@@ -238,7 +234,6 @@ public class KinTest {
     web.post("/editions/" + first + "/back", List.of(), false);
     desk.page.navigate("/editions/" + second + "/carried");
     assertThat(offers(desk)).containsExactly("Title: colour");
-    desk.page.close();
   }
 
   /** What it took, and then changed back by itself to what it was, is its own. */
@@ -261,6 +256,5 @@ public class KinTest {
     assertThat(desk.page.locator("#offers label input")).not().isChecked();
     desk.page.navigate("/editions/" + origin + "/carried");
     assertThat(desk.page.locator("#followers td.follows")).hasText("as this cover is, 1 its own");
-    desk.page.close();
   }
 }

@@ -31,12 +31,17 @@ public final class Live {
   private final String address;
   private final List<BrowserContext> others = new ArrayList<>();
   private BrowserContext browser;
-  private final Deque<Page> windows = new ArrayDeque<>();
+  private final List<Page> taken = new ArrayList<>();
+  private final Deque<Page> free = new ArrayDeque<>();
 
   private Live() throws IOException {
     application =
         Reglet.start(
-            Templates.demo(), "--server.port=0", "--reglet.demo=true", Own.STOPPED_BY_THE_TEST);
+            Templates.demo(),
+            "--server.port=0",
+            "--reglet.demo=true",
+            Own.STOPPED_BY_THE_TEST,
+            Own.workingIn());
     Scratch.atEnd(application::close);
     address = "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
   }
@@ -62,24 +67,45 @@ public final class Live {
   }
 
   /**
-   * A fresh browser window, 1280 × 800, in which nothing is kept of the windows before it: no
-   * cookies, no settings of the view. What the browser fetched once it has, as a person's has. The
-   * windows of tests long done are closed: hundreds of open pages slow a small machine down.
+   * A browser window, 1280 × 800, in which nothing is kept of the windows before it: no cookies, no
+   * settings of the view, no page. What the browser fetched once it has, as a person's has, and a
+   * window that a test is done with is taken for the next, since a new one costs a process.
    */
   public synchronized Page page() {
     if (browser == null) {
       browser = context();
     }
-    while (windows.size() >= MOST_WINDOWS) {
-      windows.removeFirst().close();
-    }
     browser.clearCookies();
-    Page page = browser.newPage();
-    page.addInitScript(
-        "if (!sessionStorage.getItem('begun')) { sessionStorage.setItem('begun', 'yes'); localStorage.clear(); }");
-    windows.addLast(page);
-    page.onClose(windows::remove);
-    return listenedTo(page);
+    Page page = free.pollFirst();
+    if (page == null) {
+      page = browser.newPage();
+      listenTo(page);
+    }
+    taken.add(page);
+    return page;
+  }
+
+  /** Takes the windows of a test back; those of one that failed are closed. */
+  static synchronized void done(boolean well) {
+    if (running == null) {
+      return;
+    }
+    for (Page page : running.taken) {
+      if (page.isClosed()) {
+        continue;
+      }
+      if (!well || running.free.size() >= MOST_WINDOWS) {
+        page.close();
+        continue;
+      }
+      if (page.url().startsWith("http")) {
+        page.evaluate("() => { localStorage.clear(); sessionStorage.clear(); }");
+      }
+      page.unrouteAll();
+      page.navigate("about:blank");
+      running.free.addLast(page);
+    }
+    running.taken.clear();
   }
 
   /** The window of somebody else at the same time, with cookies and storage of their own. */
@@ -93,7 +119,9 @@ public final class Live {
           return left;
         });
     others.add(context());
-    return listenedTo(others.get(others.size() - 1).newPage());
+    Page page = others.get(others.size() - 1).newPage();
+    listenTo(page);
+    return page;
   }
 
   private BrowserContext context() {
@@ -108,7 +136,7 @@ public final class Live {
     return context;
   }
 
-  private static Page listenedTo(Page page) {
+  private static void listenTo(Page page) {
     page.onConsoleMessage(
         m -> {
           if (m.type().equals("error") && !m.text().contains("status of 4")) {
@@ -116,7 +144,6 @@ public final class Live {
           }
         });
     tellSlow(page);
-    return page;
   }
 
   /** A request that takes long is told: where a test waits in vain, it says for what. */

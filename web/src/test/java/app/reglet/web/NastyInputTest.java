@@ -116,7 +116,6 @@ public class NastyInputTest {
     // and it is still a docket
     page.reload();
     assertThat(page.locator("#docket").count()).isEqualTo(1);
-    page.close();
   }
 
   @Test
@@ -174,6 +173,5 @@ public class NastyInputTest {
     }
     page.reload();
     assertThat(page.locator("#draft-answer").innerText()).contains("to mend");
-    page.close();
   }
 }

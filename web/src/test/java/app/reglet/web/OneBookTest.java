@@ -145,6 +145,5 @@ public class OneBookTest {
       assertThat(grown).as(line).isCloseTo(mm, within(0.13)); // houses round their sheets
       assertThat(said(desk, e.getValue(), "title")).isEqualTo("A book of five coats");
     }
-    desk.page.close();
   }
 }

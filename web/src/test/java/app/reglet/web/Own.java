@@ -24,6 +24,11 @@ public final class Own implements AutoCloseable {
   /** Else Spring stops it by itself when the test process ends, beside whoever else ends things. */
   static final String STOPPED_BY_THE_TEST = "--spring.main.register-shutdown-hook=false";
 
+  /** Where the web server keeps its working files: a directory that ends with the test process. */
+  static String workingIn() {
+    return "--server.tomcat.basedir=" + Scratch.directory("tomcat");
+  }
+
   private final Path data;
   private final AutoCloseable atEnd = this::stop;
   private ConfigurableApplicationContext application;
@@ -45,6 +50,7 @@ public final class Own implements AutoCloseable {
     all.add("--server.port=0");
     all.add("--reglet.reading.ahead=false"); // most tests bring no file
     all.add(STOPPED_BY_THE_TEST);
+    all.add(workingIn());
     application = Reglet.start(data, all.toArray(String[]::new));
     return this;
   }

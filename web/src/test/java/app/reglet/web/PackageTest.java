@@ -164,7 +164,6 @@ public class PackageTest {
     h.type("#b-colour", "#aa3311");
     desk.page.navigate("/editions/" + desk.id() + "/carried");
     assertThat(desk.page.locator("#followers td.follows")).hasText("1 to take");
-    desk.page.close();
   }
 
   @Test
@@ -210,7 +209,6 @@ public class PackageTest {
             .openStream()) {
       zip = in.readAllBytes();
     }
-    desk.page.close();
     Map<String, byte[]> good = parts(zip);
     byte[] slip = good.get("package.json");
     String design =

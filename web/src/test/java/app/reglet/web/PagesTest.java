@@ -68,7 +68,6 @@ public class PagesTest {
     assertThat(Live.violations(page)).isEmpty();
     assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
         .isLessThanOrEqualTo(1280);
-    page.close();
   }
 
   @Test

@@ -121,7 +121,6 @@ public class PaletteTest {
         () -> desk.page.mouse().click(sheet.x + sheet.width * 0.2, sheet.y + sheet.height * 0.7));
     desk.page.locator(".swatch-row input[value='#fbf8f1']").first().waitFor();
     assertThat(desk.page.locator("#palette-pick").getAttribute("aria-pressed")).isEqualTo("false");
-    desk.page.close();
   }
 
   @Test
@@ -133,6 +132,5 @@ public class PaletteTest {
     desk.page.keyboard().press("Escape");
     assertThat(desk.page.locator("#palette-pick").getAttribute("aria-pressed")).isEqualTo("false");
     assertThat(desk.page.locator("#leaf-palette").getAttribute("open")).isNotNull();
-    desk.page.close();
   }
 }

@@ -69,7 +69,6 @@ public class PartsTest {
     }
     assertThat(desk.page.locator("#pictures-of-it")).isVisible();
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.close();
   }
 
   @Test
@@ -94,7 +93,6 @@ public class PartsTest {
     for (String gone : List.of("/editions/99999/part", "/editions/99999/part?part=spine")) {
       assertThat(web.get(gone).status()).isEqualTo(404);
     }
-    desk.page.close();
   }
 
   @Test
@@ -123,8 +121,6 @@ public class PartsTest {
     }
     Desk paper = Desk.atBench("On paper", "A blurb.");
     assertThat(web.get("/editions/" + paper.id() + "/jpeg-curve").status()).isEqualTo(400);
-    paper.page.close();
-    desk.page.close();
   }
 
   /**
@@ -167,6 +163,5 @@ public class PartsTest {
       assertThat(darkest).as("from %s, %s", way[2], way[3]).isLessThan(190);
     }
     assertThat(made.getRGB(20, 700) & 0xff).isGreaterThan(245);
-    desk.page.close();
   }
 }

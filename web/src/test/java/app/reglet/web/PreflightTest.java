@@ -56,7 +56,6 @@ public class PreflightTest {
     desk.page.navigate(bench);
     assertThat(desk.page.locator("#notes")).containsText("outside the safe zone");
     desk.page.navigate(address);
-    desk.page.close();
   }
 
   @Test
@@ -103,7 +102,6 @@ public class PreflightTest {
     desk.page.locator(".let button").click();
     assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(1);
     assertThat(desk.page.locator(".let")).hasCount(0);
-    desk.page.close();
   }
 
   @Test
@@ -111,7 +109,6 @@ public class PreflightTest {
     String isbn = Desk.isbn();
     Map<String, String> facts = Map.of("trim", "6 x 9 in", "pages", "320", "isbn", isbn);
     Desk first = Desk.atBench("First with this number", facts).layout("Ledger");
-    first.page.close();
     Desk desk = Desk.atBench("Second with this number", facts).layout("Ledger");
     String id = desk.id();
     desk.page.navigate("/editions/" + id + "/docket");
@@ -127,7 +124,6 @@ public class PreflightTest {
     desk.type("isbn", Desk.isbn());
     desk.page.navigate("/editions/" + id + "/dispatch");
     assertThat(desk.page.locator(".preflight li")).hasCount(0);
-    desk.page.close();
   }
 
   @Test
@@ -175,7 +171,6 @@ public class PreflightTest {
     assertThat(desk.page.locator("li[data-code=words-outside-safe]")).hasCount(1);
     assertThat(web.post(at + "/mind", Map.of("let", "99999")).status()).isEqualTo(404);
     assertThat(web.post(at + "/mend", Map.of("base", "0")).status()).isEqualTo(409);
-    desk.page.close();
   }
 
   @Test
@@ -226,7 +221,6 @@ public class PreflightTest {
             "/editions/" + id + "/preflight/remedy",
             Map.of("base", "0", "code", "words-outside-safe", "piece", "author"));
     assertThat(stale.status()).isEqualTo(409);
-    desk.page.close();
   }
 
   /** A paperback and an ebook have an ISBN each; so have two titles. */
@@ -253,7 +247,6 @@ public class PreflightTest {
     // the paperback's is as it was
     desk.page.navigate("/editions/" + id + "/docket");
     assertThat(desk.page.locator("#isbn")).hasValue(isbn);
-    desk.page.close();
   }
 
   @Test
@@ -295,6 +288,5 @@ public class PreflightTest {
     desk.page.navigate("/editions/" + id + "/bench");
     desk.does(() -> desk.page.locator("#undo").click());
     assertThat(desk.page.locator("#notes li.mend")).hasCount(2);
-    desk.page.close();
   }
 }

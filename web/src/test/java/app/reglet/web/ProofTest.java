@@ -69,7 +69,6 @@ public class ProofTest {
     assertThat(desk.page.locator("#view-ink")).hasAttribute("aria-current", "true");
     assertThat(desk.page.locator("#ink-figures")).containsText("Most ink ");
     assertThat(Live.violations(desk.page)).isEmpty();
-    desk.page.close();
   }
 
   /** 90/80/80/60 is 310 %: the house's 300 are kept, and the map says where. */
@@ -81,7 +80,6 @@ public class ProofTest {
         .containsText(Pattern.compile("up to 310 %: there gray is printed with black"));
     int p = picture(desk, "ink").getRGB(100, 100);
     assertThat((p >> 16 & 0xff) - (p & 0xff)).as("red").isGreaterThan(60);
-    desk.page.close();
   }
 
   @Test
@@ -101,7 +99,6 @@ public class ProofTest {
     desk.page.locator("#view-leaf > summary").click();
     desk.page.locator("#proofing").selectOption("");
     assertThat(desk.page.locator("#proofed")).hasCount(0);
-    desk.page.close();
   }
 
   @Test
@@ -122,7 +119,6 @@ public class ProofTest {
     assertThat(beyond).containsText(Pattern.compile("Weed.*comes out as.*#[0-9a-f]{6}, ΔE \\d+"));
     desk.does(() -> beyond.locator("button").click());
     assertThat(desk.page.locator("[data-name=Weed][name=colour]")).not().hasValue("#00e050");
-    desk.page.close();
   }
 
   private static void add(Desk desk, String title, byte[] icc) {
@@ -174,7 +170,6 @@ public class ProofTest {
     assertThat(holds(anew, OutputCondition.UNCOATED.profile().bytes())).isFalse();
     desk.page.navigate("/houses/conditions");
     desk.page.locator("[aria-label='Take away Our laid paper']").click();
-    desk.page.close();
   }
 
   @Test
@@ -205,7 +200,6 @@ public class ProofTest {
     assertThat(web.get("/editions/1/proof/at?x=2&y=0").status()).isEqualTo(400);
     assertThat(web.get("/editions/1/proof/at?x=NaN&y=0").status()).isEqualTo(400);
     assertThat(web.get("/editions/99999/proof").status()).isEqualTo(404);
-    desk.page.close();
   }
 
   /** A swatch in an ink of its own: a plate in the file. */
@@ -237,6 +231,5 @@ public class ProofTest {
       assertThat(((org.apache.pdfbox.pdmodel.graphics.color.PDSeparation) space).getColorantName())
           .isEqualTo("Sea green");
     }
-    desk.page.close();
   }
 }

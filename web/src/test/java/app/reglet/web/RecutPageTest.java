@@ -80,8 +80,6 @@ public class RecutPageTest {
     other.type("pages", "520");
     other.bench();
     assertThat(other.box("cut-front")[0]).isGreaterThan(front[0]);
-    desk.page.close();
-    other.page.close();
   }
 
   @Test
@@ -114,6 +112,5 @@ public class RecutPageTest {
       assertThat(web.get(at + wrong).status()).as(wrong).isBetween(200, 410);
       assertThat(web.get(at + "/sheet" + wrong).status()).as(wrong).isBetween(400, 410);
     }
-    desk.page.close();
   }
 }

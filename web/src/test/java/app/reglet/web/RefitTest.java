@@ -52,7 +52,6 @@ public class RefitTest {
     desk.type("trim", trim);
     desk.bench();
     assertThat(art(desk)).isEqualTo(before);
-    desk.page.close();
   }
 
   @Test
@@ -68,7 +67,6 @@ public class RefitTest {
     desk.page.waitForNavigation(() -> desk.page.locator("#facts-redo").click());
     desk.bench();
     assertThat(art(desk)).isNotEqualTo(before);
-    desk.page.close();
   }
 
   @Test
@@ -82,7 +80,6 @@ public class RefitTest {
     assertThat(desk.page.locator("#undo"))
         .hasAttribute(
             "title", Pattern.compile("Undo: Carried to Dust jacket, Dunlin Casebinders, .*"));
-    desk.page.close();
   }
 
   private static String carried(Desk desk, String to) {
@@ -125,7 +122,6 @@ public class RefitTest {
     h.type("#b-colour", "#115533");
     desk.page.navigate("/editions/" + made + "/carried");
     assertThat(desk.page.locator("#offers input:checked")).hasCount(2);
-    desk.page.close();
   }
 
   @Test
@@ -155,6 +151,5 @@ public class RefitTest {
       assertThat(desk.page.locator("#facts-undo"))
           .hasAttribute("title", "Undo: page count: " + count + " → " + (count + 40));
     }
-    desk.page.close();
   }
 }

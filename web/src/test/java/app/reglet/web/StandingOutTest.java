@@ -71,7 +71,6 @@ public class StandingOutTest {
     desk.page.navigate("/editions/" + id + "/dispatch");
     assertThat(desk.page.locator("li[data-code=words-faint]")).hasCount(1);
     assertThat(desk.page.locator("li[data-code=piece-locked]")).containsText("(1 note)");
-    desk.page.close();
   }
 
   @Test
@@ -162,6 +161,5 @@ public class StandingOutTest {
     desk.page.locator("#view-leaf > summary").click();
     desk.page.locator("#balance-on").uncheck();
     assertThat(desk.page.locator("#balance").count()).isZero();
-    desk.page.close();
   }
 }

@@ -1,15 +1,19 @@
 package app.reglet.web;
 
 import app.reglet.testing.Scratch;
+import java.io.File;
 import java.io.IOException;
 import java.io.RandomAccessFile;
-import java.io.UncheckedIOException;
 import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
+import java.util.zip.CRC32;
+import java.util.zip.ZipFile;
 
 /**
  * Data directories to begin with. A database that has its tables, with or without the demo in it,
@@ -53,43 +57,75 @@ public final class Templates {
     return to;
   }
 
+  /**
+   * Makes all of them, so that the tests find them; {@code ./reglet test} does so beside others.
+   */
+  public static void main(String[] args) throws IOException {
+    made("demo", DEMO);
+    made("empty");
+  }
+
   private static synchronized Path made(String name, String... args) throws IOException {
     Path place = Files.createDirectories(Path.of("target", "templates").toAbsolutePath());
     Path template = place.resolve(name);
+    Path of = place.resolve(name + ".of");
     // two test processes at once: the second waits for the first's
     try (RandomAccessFile file = new RandomAccessFile(place.resolve("lock").toFile(), "rw");
         FileLock lock = file.getChannel().lock()) {
-      Path done = place.resolve(name + ".done");
-      if (!Files.exists(done) || Files.getLastModifiedTime(done).toMillis() < newest()) {
+      String now = Classes.fingerprint();
+      if (!Files.exists(of) || !Files.readString(of).equals(now)) {
+        Files.deleteIfExists(of);
         if (Files.exists(template)) {
           Scratch.delete(template);
         }
         new Own(template, args).close();
-        Files.deleteIfExists(done);
-        Files.createFile(done);
+        Files.writeString(of, now);
       }
     }
     return template;
   }
 
-  /** When anything that makes the data was changed last, milliseconds since 1970. */
-  private static long newest() {
-    return Stream.of(System.getProperty("java.class.path").split(java.io.File.pathSeparator))
-        .map(Path::of)
-        .filter(Files::exists)
-        .mapToLong(Templates::newest)
-        .max()
-        .orElse(0);
-  }
+  /** What Reglet is made of. */
+  private static final class Classes {
+    private static String fingerprint;
 
-  private static long newest(Path entry) {
-    try (Stream<Path> all = Files.walk(entry)) {
-      return all.filter(Files::isRegularFile)
-          .mapToLong(p -> p.toFile().lastModified())
-          .max()
-          .orElse(0);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    /** The same for the same classes and resources, whether they lie in a directory or in a jar. */
+    static String fingerprint() throws IOException {
+      if (fingerprint == null) {
+        Map<String, Long> all = new TreeMap<>();
+        for (String entry : System.getProperty("java.class.path").split(File.pathSeparator)) {
+          Path path = Path.of(entry);
+          if (Files.isDirectory(path) && !path.endsWith("test-classes")) {
+            directory(path, all);
+          } else if (path.getFileName().toString().startsWith("reglet-")) {
+            jar(path, all);
+          }
+        }
+        fingerprint = Integer.toHexString(all.hashCode()) + " " + all.size();
+      }
+      return fingerprint;
+    }
+
+    private static void directory(Path directory, Map<String, Long> all) throws IOException {
+      try (Stream<Path> files = Files.walk(directory)) {
+        for (Path file : files.filter(Files::isRegularFile).toList()) {
+          CRC32 crc = new CRC32();
+          crc.update(Files.readAllBytes(file));
+          put(directory.relativize(file).toString(), crc.getValue(), all);
+        }
+      }
+    }
+
+    private static void jar(Path jar, Map<String, Long> all) throws IOException {
+      try (ZipFile zip = new ZipFile(jar.toFile())) {
+        zip.stream().filter(e -> !e.isDirectory()).forEach(e -> put(e.getName(), e.getCrc(), all));
+      }
+    }
+
+    private static void put(String name, long crc, Map<String, Long> all) {
+      if (!name.startsWith("META-INF/")) {
+        all.put(name, crc);
+      }
     }
   }
 }
