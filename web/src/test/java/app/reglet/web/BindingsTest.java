@@ -381,7 +381,7 @@ public class BindingsTest {
 
   @DataProvider
   Object[][] taken() {
-    return Extent.of(2, new Object[][] {{"5"}, {"1"}, {"4"}, {"6"}});
+    return Extent.of(1, new Object[][] {{"5"}, {"1"}, {"4"}, {"6"}});
   }
 
   @Test(dataProvider = "taken")

@@ -411,7 +411,7 @@ public class CommandLineTest {
     assertThat(none).doesNotExist();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aHouseThatWantsPartsAndTellsItsSpineGetsThreeFilesAndTheReportSaysWhatIsAssumed()
       throws IOException {
     Path zip = packaged("In three parts");
@@ -432,7 +432,7 @@ public class CommandLineTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatCantBeCarriedIsSaidInASentenceAndNothingIsWritten() throws IOException {
     Path zip = packaged("Not carried by a line");
     Path out = Scratch.directory("carried").resolve("none");

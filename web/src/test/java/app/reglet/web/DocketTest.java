@@ -44,7 +44,7 @@ public class DocketTest {
       desk.page.reload();
       assertThat(desk.page.locator("#" + field)).hasValue(wrong[1]);
       assertThat(desk.page.locator("#msg-" + field)).containsText(wrong[2]);
-      desk.type(field, right.get(field));
+      desk.paste(field, right.get(field));
       assertThat(desk.page.locator("#msg-" + field)).hasText("");
     }
   }

@@ -180,7 +180,7 @@ public class InspectTest {
   }
 
   /** What another house would say of the edition's file, and of every edition it makes. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aFileIsHeldAgainstAnotherHouseThanTheEditionsOwn() throws Exception {
     Desk desk = Desk.atBench("Held elsewhere", "A blurb.").layout("Ledger");
     String id = desk.id();

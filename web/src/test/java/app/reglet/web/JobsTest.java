@@ -231,7 +231,7 @@ public class JobsTest {
   }
 
   /** A kill in the middle: at the next start it is made, and no half file lies about. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aJobThatWasKilledIsMadeAfterTheNextStart() throws Exception {
     Path data = Templates.demo();
     try (Subject reglet = new Subject(data).quick()) {

@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -114,7 +115,7 @@ public class KinTest {
     assertThat(filled(desk, "title", "#aa3311").first()).isAttached();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatAnEbookDoesNotShowIsNoOffer() {
     Desk desk = composed("On a screen too");
     String origin = desk.id();
@@ -196,7 +197,7 @@ public class KinTest {
     assertThat(order(desk, made)).isEqualTo(there);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void twoThatWereCarriedFromEachOtherAndAnOriginThatIsTakenAwayAreToldAndLoseNothing()
       throws IOException {
     Desk desk = composed("Round and round");
@@ -237,7 +238,7 @@ public class KinTest {
   }
 
   /** What it took, and then changed back by itself to what it was, is its own. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatItChangedBackAfterTakingIsItsOwn() {
     Desk desk = composed("Back again");
     String origin = desk.id();

@@ -60,7 +60,7 @@ public class ThreeCoversTest {
     h.lay(box[0], box[1], box[2], box[3]);
   }
 
-  @Test(dataProvider = "hands")
+  @Test(dataProvider = "hands", groups = Extent.LONG)
   public void aWorkbookIsMadeOnItsPattern(String by, Function<Desk, Hands> of) throws IOException {
     Desk desk =
         Desk.atBench("A Steady Hand", Map.of("trim", "6 x 9 in", "pages", "100", "blurb", ""));

@@ -188,7 +188,7 @@ public class TypeCoversTest {
     assertThat(upper[0]).isCloseTo(cx, within(0.8));
   }
 
-  @Test(dataProvider = "hands")
+  @Test(dataProvider = "hands", groups = Extent.LONG)
   public void aNovelHasFlapCopyInLinesOfOneLengthAndASpineOfFourParts(
       String by, Function<Desk, Hands> of) throws IOException {
     Map<String, String> facts = new HashMap<>();
@@ -253,7 +253,7 @@ public class TypeCoversTest {
     assertThat(i[1] - o[1] - o[3]).isCloseTo(gap, within(0.01));
   }
 
-  @Test(dataProvider = "hands")
+  @Test(dataProvider = "hands", groups = Extent.LONG)
   public void anArabicTitleStandsOnAMirroredWrap(String by, Function<Desk, Hands> of)
       throws IOException {
     Desk desk =

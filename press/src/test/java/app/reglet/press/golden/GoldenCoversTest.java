@@ -51,10 +51,10 @@ public class GoldenCoversTest {
     return Golden.all().stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
   }
 
-  /** In a short run every second cover is drawn. */
+  /** In a short run every third cover is drawn. */
   @DataProvider
   public Object[][] drawn() {
-    return Extent.of(14, covers());
+    return Extent.of(9, covers());
   }
 
   private static List<String> names() {
@@ -105,8 +105,8 @@ public class GoldenCoversTest {
     if (golden.name().equals("tagged-picture")) {
       all.remove("mupdf"); // Debian's knows no ICC profiles
     }
-    // every second cover is drawn, so that two steps in the list are one round the programs
-    int turn = names().indexOf(golden.name()) / 2 % all.size();
+    // every third cover is drawn, so that three steps in the list are one round the programs
+    int turn = names().indexOf(golden.name()) / 3 % all.size();
     return Extent.whole() ? all : all.subList(turn, turn + 1);
   }
 

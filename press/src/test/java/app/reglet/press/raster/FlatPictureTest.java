@@ -147,11 +147,16 @@ public class FlatPictureTest {
     };
   }
 
+  private BufferedImage large;
+
   /** When half the rows are taken, a third of them at least has left the memory. */
   @Test(dataProvider = "everything")
   public void rowsAreWrittenAsTheyAreTakenAndNothingIsLeftBehind(Format format, boolean inked)
       throws IOException {
-    BufferedImage image = grain(2000, 4000);
+    if (large == null) {
+      large = grain(2000, 4000);
+    }
+    BufferedImage image = large;
     Path scratch = scratch();
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     long[] written = {0};
