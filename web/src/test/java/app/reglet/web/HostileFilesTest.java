@@ -85,7 +85,7 @@ public class HostileFilesTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatIsRefusedIsRefusedWithItsFigure() throws Exception {
     try (Own reglet = new Own("--reglet.demo=true")) {
       Web web = reglet.web();

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.house.RuleSheetReader;
+import app.reglet.testing.Extent;
 import app.reglet.web.houses.HouseDrafts;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -229,7 +230,7 @@ public class HousesTest {
     page.waitForURL(Pattern.compile(".*/houses/crossed"));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void wrongFieldsAreNamedAndKept() {
     importDocument(own("wrongs"));
     for (String[] wrong :

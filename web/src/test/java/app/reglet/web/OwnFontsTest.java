@@ -8,6 +8,7 @@ import app.reglet.core.Refusal;
 import app.reglet.press.font.FontTables;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import app.reglet.web.fonts.Brought;
 import app.reglet.web.fonts.Fonts;
@@ -119,7 +120,7 @@ public class OwnFontsTest {
     return new Uploads.Upload(path, name);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aFontIsThereAfterAStartAndWhereItsFileIsLostAnotherStandsForIt() throws Exception {
     try (Own own = new Own("--reglet.demo=true")) {
       Brought brought = own.bean(Fonts.class).add(1L, upload(own, "Marsh.ttf", spectral(0x104)));

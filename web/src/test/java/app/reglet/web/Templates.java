@@ -41,9 +41,18 @@ public final class Templates {
     return Arrays.asList(args).contains(DEMO) ? demo() : empty();
   }
 
+  /** Copies the demo's data into a directory. */
+  public static void demoInto(Path to) throws IOException {
+    copy(made("demo", DEMO), to);
+  }
+
   private static Path copy(String name, String... args) throws IOException {
-    Path from = made(name, args);
     Path to = Scratch.directory("data");
+    copy(made(name, args), to);
+    return to;
+  }
+
+  private static void copy(Path from, Path to) throws IOException {
     try (Stream<Path> all = Files.walk(from)) {
       for (Path p : all.toList()) {
         Path there = to.resolve(from.relativize(p).toString());
@@ -54,7 +63,6 @@ public final class Templates {
         }
       }
     }
-    return to;
   }
 
   /**

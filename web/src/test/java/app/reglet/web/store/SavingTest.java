@@ -3,8 +3,10 @@ package app.reglet.web.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.Reglet;
+import app.reglet.web.Templates;
 import app.reglet.web.Tmpfs;
 import app.reglet.web.harness.KillHarness;
 import app.reglet.web.harness.LongUseHarness;
@@ -26,13 +28,14 @@ import org.testng.annotations.Test;
 public class SavingTest {
   @Test
   public void nothingAcknowledgedIsLostByKills() throws Exception {
-    KillHarness.Outcome o = KillHarness.run(3, 7);
+    int rounds = Extent.rounds(1, 3);
+    KillHarness.Outcome o = KillHarness.run(rounds, 7);
     assertThat(o.lost()).isEmpty();
-    assertThat(o.starts()).isEqualTo(4);
-    assertThat(o.acknowledged()).isGreaterThan(20);
+    assertThat(o.starts()).isEqualTo(rounds + 1);
+    assertThat(o.acknowledged()).isGreaterThan(Extent.rounds(3, 20));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anEditTakesLittleRoomRunningAndStopped() throws Exception {
     LongUseHarness.Outcome o = LongUseHarness.run(120, true);
     // the edits all lie within the time that what they replaced is kept for
@@ -124,6 +127,7 @@ public class SavingTest {
   public void onAFullDiskSavingIsRefusedReadingGoesOnAndRoomMakesItWorkAgain() throws Exception {
     try (Tmpfs disk = Tmpfs.of(80);
         Subject reglet = new Subject(disk.path()).quick()) {
+      Templates.demoInto(disk.path());
       reglet.start("--reglet.demo=true");
       Web web = reglet.web();
       String base = web.get("/editions/1/bench").find("id=\"base\" name=\"base\" value=\"(\\d+)\"");
