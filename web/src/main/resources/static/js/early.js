@@ -32,7 +32,8 @@
 
   /** The same event once more, at what lies there now: scripts may have drawn it anew. */
   function again(e) {
-    const there = POINTED.includes(e.type) ? document.elementFromPoint(e.clientX, e.clientY) : null;
+    // a click that a key made has no place: it is the button's that had the keyboard
+    const there = POINTED.includes(e.type) && !(e.type === "click" && e.detail === 0) ? document.elementFromPoint(e.clientX, e.clientY) : null;
     const target = there ?? (e.target.isConnected ? e.target : document.getElementById(e.target.id) ?? document.activeElement);
     if (e.type === "submit") target.requestSubmit(e.submitter?.isConnected ? e.submitter : null);
     else target.dispatchEvent(new e.constructor(e.type, e));
