@@ -15,7 +15,7 @@ public final class Extent {
 
   private Extent() {}
 
-  /** Whether everything runs. */
+  /** Whether the run is asked for everything ({@code ./reglet test --long}). */
   public static boolean whole() {
     return WHOLE;
   }

@@ -9,7 +9,7 @@ import java.util.concurrent.TimeUnit;
  * make one fail. What a test is about is never a time.
  */
 public final class Patience {
-  /** Of each single wait. */
+  /** The longest that any single wait of a test may take. */
   public static final Duration LONGEST = Duration.ofMinutes(4);
 
   private Patience() {}

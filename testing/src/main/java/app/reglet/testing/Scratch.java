@@ -24,7 +24,7 @@ public final class Scratch {
 
   private Scratch() {}
 
-  /** A new directory. */
+  /** Makes a new, empty directory whose name begins with the prefix. */
   public static Path directory(String prefix) {
     try {
       return Files.createTempDirectory(root(), prefix);
@@ -33,7 +33,7 @@ public final class Scratch {
     }
   }
 
-  /** A new, empty file. */
+  /** Makes a new, empty file whose name begins with the prefix. */
   public static Path file(String prefix, String ending) {
     try {
       return Files.createTempFile(root(), prefix, ending);

@@ -21,7 +21,7 @@ public final class Tool {
    */
   public record Result(int exit, String out) {}
 
-  /** Runs a tool to its end. */
+  /** Runs a program and returns what it printed, once it has ended. */
   public static Result run(String... command) {
     Path out = Scratch.file("tool", ".txt");
     try {

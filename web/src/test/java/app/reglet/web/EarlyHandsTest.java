@@ -19,7 +19,7 @@ import org.testng.annotations.Test;
  * the hands are done.
  */
 public class EarlyHandsTest {
-  /** Requests that are held back. */
+  /** The requests for a page's scripts, held back until they are released. */
   private static final class Held {
     private final Page page;
     private final String address;
@@ -39,7 +39,7 @@ public class EarlyHandsTest {
           });
     }
 
-    /** Waits until one is held. */
+    /** Waits until the page has asked for one of them. */
     Held one() {
       page.waitForCondition(() -> !waiting.isEmpty());
       return this;
@@ -146,6 +146,17 @@ public class EarlyHandsTest {
     assertThat(desk.page.locator("#base").inputValue()).isNotEqualTo(revision);
     desk.page.locator("#redo").click();
     assertThat(desk.page.locator("#base")).hasValue(revision);
+  }
+
+  /** A click that a key makes says it was at the page's corner. */
+  @Test
+  public void anUndoPressedByKeyOnABenchWithoutItsScriptsIsDoneWhenTheyCome() {
+    Desk desk = Desk.atBench("Undone early by key", "").layout("Ledger");
+    Held scripts = without(desk, "bench.js");
+    desk.page.locator("#undo").focus();
+    desk.page.keyboard().press("Enter");
+    scripts.release();
+    assertThat(desk.page.locator("#artwork [data-piece=title]")).hasCount(0);
   }
 
   @Test

@@ -102,7 +102,8 @@ public final class Live {
         page.evaluate("() => { localStorage.clear(); sessionStorage.clear(); }");
       }
       page.unrouteAll();
-      page.navigate("about:blank");
+      // a page of Reglet itself: an empty one would take a process of its own
+      page.navigate(running.address + "/reglet.svg");
       running.free.addLast(page);
     }
     running.taken.clear();

@@ -93,7 +93,7 @@ public final class Templates {
     return template;
   }
 
-  /** What Reglet is made of. */
+  /** The classes and resources that a template depends on. */
   private static final class Classes {
     private static String fingerprint;
 

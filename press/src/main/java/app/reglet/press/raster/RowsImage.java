@@ -24,7 +24,7 @@ import java.util.Vector;
  * other in 17.0.21): one tile over the whole image would bring all of it into memory.
  */
 final class RowsImage implements RenderedImage {
-  /** Rows of a tile. */
+  /** How many rows of the picture a tile holds: as many as are in memory at once. */
   private static final int TILE = 16;
 
   private final Rows rows;

@@ -6,13 +6,11 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.SimpleFileVisitor;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.BasicFileAttributes;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * The directory that holds everything a person would miss: database, pictures, backups. One process
@@ -176,24 +174,7 @@ public final class DataDirectory implements DisposableBean {
 
   /** Deletes a directory with everything in it, or a file; nothing when it isn't there. */
   public static void deleteAll(Path path) throws IOException {
-    if (!Files.exists(path, java.nio.file.LinkOption.NOFOLLOW_LINKS)) {
-      return;
-    }
-    Files.walkFileTree(
-        path,
-        new SimpleFileVisitor<>() {
-          @Override
-          public FileVisitResult visitFile(Path file, BasicFileAttributes a) throws IOException {
-            Files.delete(file);
-            return FileVisitResult.CONTINUE;
-          }
-
-          @Override
-          public FileVisitResult postVisitDirectory(Path dir, IOException e) throws IOException {
-            Files.delete(dir);
-            return FileVisitResult.CONTINUE;
-          }
-        });
+    FileSystemUtils.deleteRecursively(path);
   }
 
   /** Lets go of the directory. */

@@ -45,6 +45,20 @@ public final class Subject implements AutoCloseable {
 
   /** Starts it and returns when it answers. */
   public Subject start(String... args) throws IOException, InterruptedException {
+    launch(args);
+    Web web = web();
+    try {
+      Patience.until("Reglet answers or has ended", () -> !process.isAlive() || web.answers());
+    } catch (AssertionError e) {
+      throw new AssertionError(e.getMessage() + ": " + log(), e);
+    }
+    if (!process.isAlive()) {
+      throw new IOException("Reglet ended at its start: " + log());
+    }
+    return this;
+  }
+
+  private void launch(String... args) throws IOException {
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
@@ -64,32 +78,19 @@ public final class Subject implements AutoCloseable {
     builder.environment().put("REGLET_PORT", String.valueOf(port));
     builder.environment().putAll(environment);
     process = builder.start();
-    Web web = new Web(address());
-    long until = System.nanoTime() + Patience.LONGEST.toNanos();
-    while (System.nanoTime() < until) {
-      if (!process.isAlive()) {
-        throw new IOException("Reglet ended at its start: " + log());
-      }
-      if (web.answers()) {
-        return this;
-      }
-      Thread.sleep(25);
-    }
-    throw new IOException("Reglet does not answer: " + log());
   }
 
-  /** Starts it when it is expected to end by itself; gives its exit code. */
+  /**
+   * Starts it when it is expected to end by itself; gives its exit code. Its server may answer for
+   * a moment before what stops it is met, so its end is waited for and nothing else.
+   */
   public int startInVain(String... args) throws IOException, InterruptedException {
-    try {
-      start(args);
-    } catch (IOException e) {
-      if (!process.waitFor(Patience.seconds(), TimeUnit.SECONDS)) {
-        kill();
-        throw new AssertionError("Reglet neither answers nor ends: " + log(), e);
-      }
-      return process.exitValue();
+    launch(args);
+    if (!process.waitFor(Patience.seconds(), TimeUnit.SECONDS)) {
+      kill();
+      throw new AssertionError("Reglet started, but should not have: " + log());
     }
-    throw new AssertionError("Reglet started, but should not have");
+    return process.exitValue();
   }
 
   public String address() {
