@@ -2,6 +2,7 @@ package app.reglet.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.houses.Houses;
@@ -28,24 +29,31 @@ public class BrokenTest {
 
   @DataProvider
   public Object[][] editions() {
-    return new Object[][] {
-      {"update edition set house_version = 77 where id = 1", "version 77 of “gannet-and-gauge”"},
-      {"update edition set trim = 'six by nine' where id = 1", "facts as kept can&#39;t be read"},
-      {"update edition set binding = 'stitched by moonlight' where id = 1", "facts as kept"},
-      {"update edition set turn = 'xyz' where id = 1", "facts as kept"},
-      {
-        "update revision set design = '{\"of\":\"another Reglet\"}' where edition_id = 1 and number = 2",
-        "design, revision 2, can&#39;t be read"
-      },
-      {
-        "delete from revision where edition_id = 1 and number = 2",
-        "design, revision 2, is not here any more"
-      },
-      {
-        "update revision set design = '[[[[' where edition_id = 1",
-        "design, revision 2, can&#39;t be read"
-      },
-    };
+    return Extent.of(
+        3,
+        new Object[][] {
+          {
+            "update edition set house_version = 77 where id = 1", "version 77 of “gannet-and-gauge”"
+          },
+          {
+            "update edition set trim = 'six by nine' where id = 1",
+            "facts as kept can&#39;t be read"
+          },
+          {"update edition set binding = 'stitched by moonlight' where id = 1", "facts as kept"},
+          {"update edition set turn = 'xyz' where id = 1", "facts as kept"},
+          {
+            "update revision set design = '{\"of\":\"another Reglet\"}' where edition_id = 1 and number = 2",
+            "design, revision 2, can&#39;t be read"
+          },
+          {
+            "delete from revision where edition_id = 1 and number = 2",
+            "design, revision 2, is not here any more"
+          },
+          {
+            "update revision set design = '[[[[' where edition_id = 1",
+            "design, revision 2, can&#39;t be read"
+          },
+        });
   }
 
   @Test(dataProvider = "editions")

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import com.google.zxing.BinaryBitmap;
@@ -24,7 +25,7 @@ import org.testng.annotations.Test;
 /** From the facts of a book to a press file, as a new user goes through it. */
 public class FirstLightTest {
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void fromFactsToPressFile() throws Exception {
     Desk desk = Desk.open().makeTitle("A Lantern for Low Water", "Edda Marsh");
     Page page = desk.page;

@@ -40,18 +40,19 @@ public class HostileFilesTest {
   public void spoiledFilesAndBurnersAreTakenOrRefused() throws Exception {
     try (Subject reglet = new Subject(Scratch.directory("hostile"))) {
       reglet.start();
-      FilesHarness.Outcome o = FilesHarness.run(reglet, Extent.rounds(60, 250), 1);
+      FilesHarness.Outcome o =
+          FilesHarness.run(reglet, Extent.rounds(2, 100), Extent.rounds(40, 250), 1);
       assertThat(o.failed()).isEmpty();
       assertThat(o.traces()).isZero();
       assertThat(o.taken()).as("sound enough to be taken").isGreaterThan(Extent.rounds(2, 10));
-      assertThat(o.refused()).isGreaterThan(Extent.rounds(30, 100));
+      assertThat(o.refused()).isGreaterThan(Extent.rounds(15, 100));
     }
   }
 
   @DataProvider
   public Object[][] pdfs() throws IOException {
     return Extent.of(
-        5,
+        2,
         Burners.pdfs().entrySet().stream()
             .map(e -> new Object[] {e.getKey(), e.getValue()})
             .toArray(Object[][]::new));

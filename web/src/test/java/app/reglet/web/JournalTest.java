@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -73,7 +74,7 @@ public class JournalTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPhotoAllOverIsMirroredDarkenedAndCutAndFollowsThePages() throws IOException {
     Desk desk =
         Desk.atBench(

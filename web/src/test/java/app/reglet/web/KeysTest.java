@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
@@ -70,7 +71,7 @@ public class KeysTest {
     assertThat(page.locator("#m-sheet")).hasText("21.538 × 9.5 in");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aRuleSheetIsChangedWithKeysAlone() throws IOException {
     Page page = Live.reglet().page();
     page.navigate("/houses");

@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
@@ -84,7 +85,7 @@ public class PackageTest {
   public void everyTitleOfTheDemoComesInElsewhereAsItWentOut() throws IOException {
     try (Own here = new Own("--reglet.demo=true");
         Own there = new Own()) {
-      for (int edition = 1; edition <= 9; edition++) {
+      for (int edition : Extent.of(3, List.of(1, 2, 3, 4, 5, 6, 7, 8, 9))) {
         byte[] zip = download(here, edition);
         assertThat(download(here, edition)).as("the same bytes twice").isEqualTo(zip);
         var taken = there.web().upload("/titles/package", Map.of(), "file", "title.zip", zip);

@@ -113,7 +113,7 @@ public class TypeCoversTest {
     };
   }
 
-  @Test(dataProvider = "hands")
+  @Test(groups = Extent.LONG, dataProvider = "hands")
   public void aNotebookHasItsSpineWordsBoldInTheMiddleAndItsTitleOnTheFronts(
       String by, Function<Desk, Hands> of) throws IOException {
     Desk desk =

@@ -42,7 +42,7 @@ public class NearTest {
 
   @DataProvider
   Object[][] covers() {
-    return Extent.of(9, Golden.all()).stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
+    return Extent.of(6, Golden.all()).stream().map(g -> new Object[] {g}).toArray(Object[][]::new);
   }
 
   private static Artwork near(Golden g, Design design, Wrap wrap, Book book, Artwork before) {

@@ -80,7 +80,7 @@ public class StartingLayoutsTest {
 
   @DataProvider
   Object[][] layouts() {
-    return Extent.of(5, List.of(StartingLayout.values())).stream()
+    return Extent.of(3, List.of(StartingLayout.values())).stream()
         .map(l -> new Object[] {l})
         .toArray(Object[][]::new);
   }

@@ -154,7 +154,7 @@ public class FlatPictureTest {
   public void rowsAreWrittenAsTheyAreTakenAndNothingIsLeftBehind(Format format, boolean inked)
       throws IOException {
     if (large == null) {
-      large = grain(2000, 4000);
+      large = grain(1000, 4000);
     }
     BufferedImage image = large;
     Path scratch = scratch();
@@ -178,7 +178,7 @@ public class FlatPictureTest {
     assertThat(written[0]).isGreaterThan(out.size() / 3);
     assertThat(size(scratch)).isZero();
     BufferedImage read = ImageIO.read(new java.io.ByteArrayInputStream(out.toByteArray()));
-    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("2000 × 4000");
+    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("1000 × 4000");
   }
 
   /** As the JDK's PNG writer asks since 17.0.21; the one of 17.0.15 asks for rectangles. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.reglet.core.Refusal;
 import app.reglet.core.measure.Unit;
 import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.Own;
 import app.reglet.web.control.Control;
@@ -136,7 +137,7 @@ public class BackupTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aBackupMadeWhileOthersWriteIsOneMoment() throws Exception {
     try (Own reglet = new Own("--reglet.demo=true")) {
       bring(reglet.web(), 3, 0);

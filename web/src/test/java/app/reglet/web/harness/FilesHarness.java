@@ -10,6 +10,7 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.press.template.TemplateSet;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.houses.ShippedRuleSheets;
@@ -72,7 +73,7 @@ public final class FilesHarness {
     boolean well;
     try (Subject reglet = new Subject(data)) {
       reglet.start();
-      Outcome o = run(reglet, count, seed);
+      Outcome o = run(reglet, Integer.MAX_VALUE, count, seed);
       o.failed().forEach(System.out::println);
       o.slow().forEach(System.out::println);
       System.out.printf(
@@ -91,28 +92,31 @@ public final class FilesHarness {
     System.exit(well ? 0 : 1);
   }
 
-  /** Brings the burners and as many spoiled files to a Reglet that is up. */
-  public static Outcome run(Subject reglet, int count, long firstSeed) throws Exception {
+  /**
+   * Brings burners and spoiled files to a Reglet that is up.
+   *
+   * @param burners how many of each kind (PDF, picture, rule sheet) are brought; all when there are
+   *     fewer
+   * @param count of spoiled files
+   * @param firstSeed the seed of the first spoiled file; the next ones follow it
+   */
+  public static Outcome run(Subject reglet, int burners, int count, long firstSeed)
+      throws Exception {
     Web web = reglet.web();
     Composing cover = Composing.begin(web, "Files");
     List<String> failed = new ArrayList<>();
     List<String> slow = new ArrayList<>();
     int[] tally = new int[3];
-    for (Map.Entry<String, byte[]> e : Burners.pdfs().entrySet()) {
-      bring(cover, new Sound(Kind.PDF, e.getKey(), e.getValue()), e.getKey(), failed, slow, tally);
-    }
-    for (Map.Entry<String, byte[]> e : Burners.pictures().entrySet()) {
-      bring(
-          cover,
-          new Sound(Kind.PICTURE, e.getKey(), e.getValue()),
-          e.getKey(),
-          failed,
-          slow,
-          tally);
-    }
-    for (Map.Entry<String, byte[]> e : Burners.sheets().entrySet()) {
-      bring(
-          cover, new Sound(Kind.SHEET, e.getKey(), e.getValue()), e.getKey(), failed, slow, tally);
+    Map<Kind, Map<String, byte[]>> all =
+        Map.of(
+            Kind.PDF, Burners.pdfs(),
+            Kind.PICTURE, Burners.pictures(),
+            Kind.SHEET, Burners.sheets());
+    for (Kind kind : Kind.values()) {
+      for (Map.Entry<String, byte[]> e :
+          Extent.spread(burners, List.copyOf(all.get(kind).entrySet()))) {
+        bring(cover, new Sound(kind, e.getKey(), e.getValue()), e.getKey(), failed, slow, tally);
+      }
     }
     List<Sound> sound = sound();
     for (long seed = firstSeed; seed < firstSeed + count; seed++) {

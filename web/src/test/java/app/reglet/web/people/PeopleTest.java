@@ -3,6 +3,7 @@ package app.reglet.web.people;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.Live;
 import app.reglet.web.Own;
 import com.microsoft.playwright.Locator;
@@ -77,20 +78,22 @@ public class PeopleTest {
     assertThat(reader.locator("h1")).hasText("Titles");
     assertThat(button(reader, "Make title")).hasCount(0);
     for (String path :
-        List.of(
-            "/titles",
-            "/houses",
-            "/houses/osier-row",
-            "/inspect",
-            "/editions/1/docket",
-            "/editions/1/what-if",
-            "/editions/1/side-by-side",
-            "/editions/1/templates",
-            "/editions/1/bench",
-            "/editions/1/bench?chosen=title",
-            "/editions/1/history",
-            "/editions/1/dispatch",
-            "/account")) {
+        Extent.of(
+            4,
+            List.of(
+                "/titles",
+                "/houses",
+                "/houses/osier-row",
+                "/inspect",
+                "/editions/1/docket",
+                "/editions/1/what-if",
+                "/editions/1/side-by-side",
+                "/editions/1/templates",
+                "/editions/1/bench",
+                "/editions/1/bench?chosen=title",
+                "/editions/1/history",
+                "/editions/1/dispatch",
+                "/account"))) {
       go(reader, path);
       assertThat(reader.locator(".me")).containsText("Oona Tarrant");
       assertThat(Live.violations(reader)).as(path).isEmpty();

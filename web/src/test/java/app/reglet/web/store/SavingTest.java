@@ -231,7 +231,7 @@ public class SavingTest {
     data.destroy();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aDirectoryInUseIsRefusedWithTheProcess() throws Exception {
     Path data = Scratch.directory("in-use");
     try (Subject other = new Subject(data).quick()) {
@@ -241,7 +241,7 @@ public class SavingTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aDatabaseOpenInAnotherProgramIsRefused() throws Exception {
     Path data = Scratch.directory("open");
     try (Connection c =
