@@ -87,6 +87,7 @@ public final class Summary {
   }
 
   private void read(Element suite) {
+    counts.putIfAbsent(suite.getAttribute("name"), 0); // all its tests may be long ones
     NodeList cases = suite.getElementsByTagName("testcase");
     for (int i = 0; i < cases.getLength(); i++) {
       Element test = (Element) cases.item(i);

@@ -2,6 +2,7 @@ package app.reglet.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.houses.HouseVersion;
@@ -49,7 +50,7 @@ public class ConflictTest {
 
   @Test
   public void savesOnOneRevisionAtOnce() throws Exception {
-    for (int round = 0; round < 6; round++) {
+    for (int round = 0; round < Extent.rounds(2, 6); round++) {
       String base = base(reglet.web(), "1");
       int[] n = {round * 100};
       oneTakenTheOthersTold(
@@ -90,7 +91,7 @@ public class ConflictTest {
   @Test
   public void undosOfOneRevisionAtOnceGoBackOneStep() throws Exception {
     Web web = reglet.web();
-    for (int round = 0; round < 6; round++) {
+    for (int round = 0; round < Extent.rounds(2, 6); round++) {
       for (String layout : List.of("tidemark", "ledger")) {
         web.post(
             "/editions/5/bench/edits",
@@ -106,7 +107,7 @@ public class ConflictTest {
   @Test
   public void onePictureSentSeveralTimesAtOnce() throws Exception {
     BufferedImage image = new BufferedImage(30, 20, BufferedImage.TYPE_INT_RGB);
-    for (int round = 0; round < 4; round++) {
+    for (int round = 0; round < Extent.rounds(2, 4); round++) {
       image.setRGB(3, 3, 1000 + round);
       ByteArrayOutputStream png = new ByteArrayOutputStream();
       ImageIO.write(image, "png", png);

@@ -10,33 +10,27 @@ import app.reglet.testing.Tool;
 import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.lang.reflect.Method;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
 import javax.imageio.ImageIO;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
-/** Four covers that are type, from an empty sheet to a press file, by mouse and by keys alone. */
+/**
+ * Four covers that are type, from an empty sheet to a press file, by mouse and by keys alone: with
+ * {@code --long}.
+ */
 public class TypeCoversTest {
   private static final double PER_MM = 600 / 25.4;
 
-  /**
-   * Made by keys where a run is short; the others by mouse. In a whole run each is made by both.
-   */
-  private static final Set<String> BY_KEYS =
-      Set.of("aWorkbooksBadgeHasWordsAlongBothEdgesOfACircle");
-
   @DataProvider
-  Object[][] hands(Method test) {
+  Object[][] hands() {
     Function<Desk, Hands> mouse = Hands.OfMouse::new;
     Function<Desk, Hands> keys = Hands.OfKeys::new;
-    Object[][] both = {{"mouse", mouse}, {"keys", keys}};
-    return Extent.whole() ? both : new Object[][] {both[BY_KEYS.contains(test.getName()) ? 1 : 0]};
+    return new Object[][] {{"mouse", mouse}, {"keys", keys}};
   }
 
   /** The press file; it and the screen are kept to be looked at where a directory is told. */
@@ -146,7 +140,7 @@ public class TypeCoversTest {
     assertThat(Tool.ok("pdffonts", pdf.toString())).contains("Spectral-Bold", "JosefinSans");
   }
 
-  @Test(dataProvider = "hands")
+  @Test(groups = Extent.LONG, dataProvider = "hands")
   public void aWorkbooksBadgeHasWordsAlongBothEdgesOfACircle(String by, Function<Desk, Hands> of)
       throws IOException {
     Desk desk =

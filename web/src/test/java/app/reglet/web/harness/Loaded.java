@@ -16,16 +16,24 @@ import java.util.jar.JarOutputStream;
 
 /**
  * The class path of a Reglet in a process of its own, with an archive of its loaded classes as the
- * shipped one has (JEP 350): it is made once in a build, and each start after it takes half the
- * time. An archive wants jars, so directories of classes are packed.
+ * shipped one has (JEP 350): it is made once in a build, when a process starts its fourth Reglet,
+ * and each start after it takes half the time. An archive wants jars, so directories of classes are
+ * packed.
  */
 final class Loaded {
+  /** Starts without an archive: making one takes as long as it spares so many. */
+  private static final int WITHOUT = 3;
+
   private static List<String> options;
+  private static int asked;
 
   private Loaded() {}
 
   /** {@code -cp} and what goes with it; without an archive where none can be made. */
   static synchronized List<String> classes() throws IOException {
+    if (++asked <= WITHOUT) {
+      return List.of("-cp", System.getProperty("java.class.path"));
+    }
     if (options == null) {
       options = made();
     }

@@ -26,13 +26,13 @@ import org.testng.annotations.Test;
 
 /** What was answered with success is on the disk, whatever happens to process, disk and file. */
 public class SavingTest {
-  @Test
+  @Test(groups = Extent.LONG)
   public void nothingAcknowledgedIsLostByKills() throws Exception {
-    int rounds = Extent.rounds(1, 3);
+    int rounds = 3;
     KillHarness.Outcome o = KillHarness.run(rounds, 7);
     assertThat(o.lost()).isEmpty();
     assertThat(o.starts()).isEqualTo(rounds + 1);
-    assertThat(o.acknowledged()).isGreaterThan(Extent.rounds(3, 20));
+    assertThat(o.acknowledged()).isGreaterThan(20);
   }
 
   @Test(groups = Extent.LONG)
