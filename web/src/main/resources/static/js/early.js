@@ -30,11 +30,10 @@
     kept.push(e);
   }
 
-  /** The same event once more, at what lies there now: scripts may have drawn it anew. */
+  /** The same event once more: at what it met, or, where scripts have drawn that anew, at what lies in its place now. */
   function again(e) {
-    // a click that a key made has no place: it is the button's that had the keyboard
-    const there = POINTED.includes(e.type) && !(e.type === "click" && e.detail === 0) ? document.elementFromPoint(e.clientX, e.clientY) : null;
-    const target = there ?? (e.target.isConnected ? e.target : document.getElementById(e.target.id) ?? document.activeElement);
+    const place = POINTED.includes(e.type) ? document.elementFromPoint(e.clientX, e.clientY) : null;
+    const target = e.target.isConnected ? e.target : document.getElementById(e.target.id) ?? place ?? document.activeElement;
     if (e.type === "submit") target.requestSubmit(e.submitter?.isConnected ? e.submitter : null);
     else target.dispatchEvent(new e.constructor(e.type, e));
   }

@@ -182,7 +182,11 @@ final class Desk {
     return isbn.isEmpty() ? this : paste("isbn", isbn);
   }
 
-  /** Goes to an address; its pictures may come later, and now and then one does not in time. */
+  /**
+   * Goes to an address and returns when its words are there. The load event waits for every picture
+   * as well, and the server draws a front or a preview when it is first asked for: on a busy
+   * machine that takes far longer than the page.
+   */
   void go(String address) {
     page.navigate(
         address, new Page.NavigateOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));

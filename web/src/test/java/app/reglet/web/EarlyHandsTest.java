@@ -148,6 +148,19 @@ public class EarlyHandsTest {
     assertThat(desk.page.locator("#base")).hasValue(revision);
   }
 
+  /**
+   * Fonts and scripts that come late move the tools: what was pressed is what was under the hand.
+   */
+  @Test
+  public void anUndoThatMovedBeforeTheScriptsCameIsDoneAllTheSame() {
+    Desk desk = Desk.atBench("Moved meanwhile", "").layout("Ledger");
+    Held scripts = without(desk, "bench.js");
+    desk.page.locator("#undo").click();
+    desk.page.evaluate("() => { document.getElementById('undo').style.marginLeft = '90px'; }");
+    scripts.release();
+    assertThat(desk.page.locator("#artwork [data-piece=title]")).hasCount(0);
+  }
+
   /** A click that a key makes says it was at the page's corner. */
   @Test
   public void anUndoPressedByKeyOnABenchWithoutItsScriptsIsDoneWhenTheyCome() {
