@@ -30,10 +30,14 @@
     kept.push(e);
   }
 
-  /** The same event once more: at what it met, or, where scripts have drawn that anew, at what lies in its place now. */
+  /**
+   * The same event once more. A button was meant wherever it lies by now, since what comes late moves it; on the sheet it is the
+   * place that was meant, where scripts may have laid grips over what was met.
+   */
   function again(e) {
-    const place = POINTED.includes(e.type) ? document.elementFromPoint(e.clientX, e.clientY) : null;
-    const target = e.target.isConnected ? e.target : document.getElementById(e.target.id) ?? place ?? document.activeElement;
+    const button = e.target.isConnected && e.target.closest("button");
+    const place = POINTED.includes(e.type) && !button ? document.elementFromPoint(e.clientX, e.clientY) : null;
+    const target = place ?? (e.target.isConnected ? e.target : document.getElementById(e.target.id) ?? document.activeElement);
     if (e.type === "submit") target.requestSubmit(e.submitter?.isConnected ? e.submitter : null);
     else target.dispatchEvent(new e.constructor(e.type, e));
   }
