@@ -45,14 +45,18 @@ public class Fronts {
         + e.getHouseVersion();
   }
 
+  /** What of a sheet is shown as its front: the trimmed panel, or all of it where it has none. */
+  static Box front(Wrap wrap) {
+    return wrap.panel(PanelKind.FRONT).map(Panel::trim).orElse(wrap.trimmed());
+  }
+
   /**
    * The trimmed front as a JPEG.
    *
    * @throws app.reglet.core.Refusal when the cover can't be measured
    */
   byte[] of(Cover cover) {
-    Wrap wrap = cover.sheet();
-    Box front = wrap.panel(PanelKind.FRONT).map(Panel::trim).orElse(wrap.trimmed());
+    Box front = front(cover.sheet());
     return kept.computeIfAbsent(
         key(cover.edition()), k -> picture(cover, front, WIDTH, pictures::shownSmall));
   }
