@@ -64,6 +64,14 @@ public final class ReportView {
     return new long[] {first, WIDE - first};
   }
 
+  /**
+   * Of a sheet so wide: a page that knows it keeps its buttons where they are when pictures come.
+   */
+  private static long height(Cover cover, long width) {
+    Size sheet = cover.sheet().sheet();
+    return Math.round(width * sheet.height().toMm() / sheet.width().toMm());
+  }
+
   /** The lines of a report alone, as {@link #add} gives them. */
   public static List<Line> lines(Covers covers, Cover before, Cover after, Cover page) {
     return lines(
@@ -80,7 +88,9 @@ public final class ReportView {
    */
   public static List<Line> add(Model model, Covers covers, Cover before, Cover after, Cover page) {
     List<Report> reports = Carrying.reports(before, after, covers);
-    model.addAttribute("widths", widths(before, after));
+    long[] widths = widths(before, after);
+    model.addAttribute("widths", widths);
+    model.addAttribute("heights", new long[] {height(before, widths[0]), height(after, widths[1])});
     Unit unit = unit(after, page);
     FateText text = new FateText(after.sheet(), unit);
     model.addAttribute("unit", unit);
