@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -86,7 +87,7 @@ public class OneBookTest {
     return desk.page.locator("#artwork [data-piece=title] [fill='" + colour + "']").count() > 0;
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aNovelIsACaseAJacketAnEbookAndAMirrorEditionThatFollowItToTheFiles()
       throws IOException {
     Desk desk =

@@ -216,126 +216,130 @@ public class PackageTest {
         good.keySet().stream().filter(n -> n.startsWith("designs/")).findFirst().orElseThrow();
     String sheet =
         good.keySet().stream().filter(n -> n.startsWith("sheets/")).findFirst().orElseThrow();
-    return new Object[][] {
-      {"no ZIP", "a book".getBytes(StandardCharsets.UTF_8), "can't be read as a ZIP"},
-      {"empty", new byte[0], "can't be read as a ZIP"},
-      {"cut short", Arrays.copyOf(zip, zip.length / 2), "can't be read as a ZIP"},
-      {"without a slip", with(good, "package.json", null), "it has no package.json"},
-      {
-        "another thing",
-        with(good, "../../etc/passwd", new byte[1]),
-        "is no part of a title’s package"
-      },
-      {"absolute", with(good, "/files/x", new byte[1]), "is no part of a title’s package"},
-      {"no JSON", with(good, "package.json", "{".getBytes()), "can't be read"},
-      {
-        "of later",
-        with(good, "package.json", replaced(slip, "reglet-package/1", "reglet-package/9")),
-        "made by a newer Reglet"
-      },
-      {"of nothing", with(good, "package.json", "{}".getBytes()), "does not say"},
-      {
-        "with more",
-        with(good, "package.json", replaced(slip, "\"reglet\"", "\"extra\" : 1, \"reglet\"")),
-        "can't be read"
-      },
-      {"a design missing", with(good, design, null), "which is not in it"},
-      {"a design that is none", with(good, design, "[]".getBytes()), "design"},
-      {"a sheet missing", with(good, sheet, null), "which is not in it"},
-      {"a sheet that is none", with(good, sheet, "{}".getBytes()), ""},
-      {
-        "a binding that is none",
-        with(good, "package.json", replaced(slip, "perfect-bound", "stone-bound")),
-        "can't be read: its binding"
-      },
-      {
-        "a trim that is none",
-        with(good, "package.json", replaced(slip, "\"trim\" : \"", "\"trim\" : \"wide ")),
-        "can't be read: its binding"
-      },
-      {
-        "a column that is none",
-        with(good, "package.json", replaced(slip, "\"stock\"", "\"taken_away\"")),
-        "can't be read"
-      },
-      {
-        "a revision that lacks",
-        with(good, "package.json", replaced(slip, "\"revision\" : ", "\"revision\" : 9")),
-        "is missing"
-      },
-      {
-        "without a name",
-        with(good, "package.json", replaced(slip, "To be spoiled", " ")),
-        "the title has no name"
-      },
-      {
-        "too long",
-        with(good, "package.json", replaced(slip, "To be spoiled", "x".repeat(600))),
-        "missing or too long"
-      },
-      {
-        "carried from itself",
-        with(
-            good,
-            "package.json",
-            replaced(
-                slip,
-                "\"carried\" : null",
-                "\"carried\" : {\"from\" : 0, \"originRevision\" : 1, \"revision\" : 1, \"bases\" : {}}")),
-        "from one that is not in it"
-      },
-      {
-        "a count that is none",
-        with(good, "package.json", replaced(slip, "\"pages\" : \"", "\"pages\" : \"-")),
-        "can't be read: its binding"
-      },
-      {
-        "a fact too long for its place",
-        with(
-            good, "package.json", replaced(slip, "\"ink\" : \"", "\"ink\" : \"" + "x".repeat(400))),
-        "longer than is kept here"
-      },
-      {
-        "a file without a kind",
-        with(
-            good,
-            "package.json",
-            replaced(
-                slip,
-                "\"files\" : [ ]",
-                "\"files\" : [ {\"sha\" : \""
-                    + "0".repeat(64)
-                    + "\", \"kind\" : null, \"name\" : \"x\"} ]")),
-        "a file has no kind"
-      },
-      {
-        "a picture without a licence",
-        with(
-            good,
-            "package.json",
-            replaced(
-                slip,
-                "\"pictures\" : [ ]",
-                "\"pictures\" : [ {\"sha\" : \""
-                    + "0".repeat(64)
-                    + "\", \"name\" : \"x\", \"licence\" : null, \"source\" : \"\", \"credit\" : \"\"} ]")),
-        "no licence"
-      },
-      {
-        "a file that is not in it",
-        with(
-            good,
-            "package.json",
-            replaced(
-                slip,
-                "\"files\" : [ ]",
-                "\"files\" : [ {\"sha\" : \""
-                    + "0".repeat(64)
-                    + "\", \"kind\" : \"picture\", \"name\" : \"x\"} ]")),
-        "which is not in it"
-      },
-      {"much of nothing", with(good, "designs/z.json", new byte[40_000_000]), "is too large"},
-    };
+    return Extent.of(
+        9,
+        new Object[][] {
+          {"no ZIP", "a book".getBytes(StandardCharsets.UTF_8), "can't be read as a ZIP"},
+          {"empty", new byte[0], "can't be read as a ZIP"},
+          {"cut short", Arrays.copyOf(zip, zip.length / 2), "can't be read as a ZIP"},
+          {"without a slip", with(good, "package.json", null), "it has no package.json"},
+          {
+            "another thing",
+            with(good, "../../etc/passwd", new byte[1]),
+            "is no part of a title’s package"
+          },
+          {"absolute", with(good, "/files/x", new byte[1]), "is no part of a title’s package"},
+          {"no JSON", with(good, "package.json", "{".getBytes()), "can't be read"},
+          {
+            "of later",
+            with(good, "package.json", replaced(slip, "reglet-package/1", "reglet-package/9")),
+            "made by a newer Reglet"
+          },
+          {"of nothing", with(good, "package.json", "{}".getBytes()), "does not say"},
+          {
+            "with more",
+            with(good, "package.json", replaced(slip, "\"reglet\"", "\"extra\" : 1, \"reglet\"")),
+            "can't be read"
+          },
+          {"a design missing", with(good, design, null), "which is not in it"},
+          {"a design that is none", with(good, design, "[]".getBytes()), "design"},
+          {"a sheet missing", with(good, sheet, null), "which is not in it"},
+          {"a sheet that is none", with(good, sheet, "{}".getBytes()), ""},
+          {
+            "a binding that is none",
+            with(good, "package.json", replaced(slip, "perfect-bound", "stone-bound")),
+            "can't be read: its binding"
+          },
+          {
+            "a trim that is none",
+            with(good, "package.json", replaced(slip, "\"trim\" : \"", "\"trim\" : \"wide ")),
+            "can't be read: its binding"
+          },
+          {
+            "a column that is none",
+            with(good, "package.json", replaced(slip, "\"stock\"", "\"taken_away\"")),
+            "can't be read"
+          },
+          {
+            "a revision that lacks",
+            with(good, "package.json", replaced(slip, "\"revision\" : ", "\"revision\" : 9")),
+            "is missing"
+          },
+          {
+            "without a name",
+            with(good, "package.json", replaced(slip, "To be spoiled", " ")),
+            "the title has no name"
+          },
+          {
+            "too long",
+            with(good, "package.json", replaced(slip, "To be spoiled", "x".repeat(600))),
+            "missing or too long"
+          },
+          {
+            "carried from itself",
+            with(
+                good,
+                "package.json",
+                replaced(
+                    slip,
+                    "\"carried\" : null",
+                    "\"carried\" : {\"from\" : 0, \"originRevision\" : 1, \"revision\" : 1, \"bases\" : {}}")),
+            "from one that is not in it"
+          },
+          {
+            "a count that is none",
+            with(good, "package.json", replaced(slip, "\"pages\" : \"", "\"pages\" : \"-")),
+            "can't be read: its binding"
+          },
+          {
+            "a fact too long for its place",
+            with(
+                good,
+                "package.json",
+                replaced(slip, "\"ink\" : \"", "\"ink\" : \"" + "x".repeat(400))),
+            "longer than is kept here"
+          },
+          {
+            "a file without a kind",
+            with(
+                good,
+                "package.json",
+                replaced(
+                    slip,
+                    "\"files\" : [ ]",
+                    "\"files\" : [ {\"sha\" : \""
+                        + "0".repeat(64)
+                        + "\", \"kind\" : null, \"name\" : \"x\"} ]")),
+            "a file has no kind"
+          },
+          {
+            "a picture without a licence",
+            with(
+                good,
+                "package.json",
+                replaced(
+                    slip,
+                    "\"pictures\" : [ ]",
+                    "\"pictures\" : [ {\"sha\" : \""
+                        + "0".repeat(64)
+                        + "\", \"name\" : \"x\", \"licence\" : null, \"source\" : \"\", \"credit\" : \"\"} ]")),
+            "no licence"
+          },
+          {
+            "a file that is not in it",
+            with(
+                good,
+                "package.json",
+                replaced(
+                    slip,
+                    "\"files\" : [ ]",
+                    "\"files\" : [ {\"sha\" : \""
+                        + "0".repeat(64)
+                        + "\", \"kind\" : \"picture\", \"name\" : \"x\"} ]")),
+            "which is not in it"
+          },
+          {"much of nothing", with(good, "designs/z.json", new byte[40_000_000]), "is too large"},
+        });
   }
 
   private static byte[] with(Map<String, byte[]> good, String name, byte[] part)

@@ -57,7 +57,7 @@ public class PagesTest {
       {"/editions/8/bench?side=inside"},
       {"/editions/1/compare?first=1&second=2"}
     };
-    return Extent.of(5, all);
+    return Extent.of(3, all);
   }
 
   @Test(dataProvider = "pages")

@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -28,7 +29,7 @@ public class RecutPageTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPressFileMadeForFewerPagesIsLaidOnTheSheetOfMore() throws IOException {
     Desk desk = Desk.atBench("Only the file", "A blurb.").layout("Ledger");
     byte[] file = pressFile(desk);

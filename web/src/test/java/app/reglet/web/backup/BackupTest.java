@@ -174,7 +174,7 @@ public class BackupTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theNightlyOneIsKeptSevenDaysAndSharesItsPictures() throws Exception {
     try (Own reglet = new Own("--reglet.demo=true")) {
       DataDirectory data = reglet.bean(DataDirectory.class);

@@ -39,19 +39,16 @@ public class AnswersTest {
     reglet.close();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void noFieldOfAnyFormGivesA500() throws Exception {
     try (Own own = new Own("--reglet.demo=true")) {
       FormsHarness.Outcome o =
           FormsHarness.run(
               own.web(),
-              Extent.of(
-                  1,
-                  List.of(
-                      "9".repeat(5000), "0", "1e999999999", "\u0000", "{x}", "centre", "%ZZ", "")));
+              List.of("9".repeat(5000), "0", "1e999999999", "\u0000", "{x}", "centre", "%ZZ", ""));
       assertThat(o.failed()).isEmpty();
       assertThat(o.forms()).isGreaterThan(40);
-      assertThat(o.requests()).isGreaterThan(Extent.rounds(150, 1500));
+      assertThat(o.requests()).isGreaterThan(1500);
     }
   }
 

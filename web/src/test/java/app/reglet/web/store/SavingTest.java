@@ -123,7 +123,7 @@ public class SavingTest {
     data.destroy();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void onAFullDiskSavingIsRefusedReadingGoesOnAndRoomMakesItWorkAgain() throws Exception {
     try (Tmpfs disk = Tmpfs.of(80);
         Subject reglet = new Subject(disk.path()).quick()) {

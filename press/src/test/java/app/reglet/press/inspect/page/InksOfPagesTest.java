@@ -76,15 +76,14 @@ public class InksOfPagesTest {
   public Object[][] covers() {
     // in turn: what the standards have in common is drawn alike
     List<Golden> all = Golden.all().stream().filter(g -> !g.name().contains("ebook")).toList();
-    return Extent.of(
-        6,
-        IntStream.range(0, all.size())
-            .mapToObj(
-                i ->
-                    new Object[] {
-                      all.get(i).name(), all.get(i), i % 2 == 0 ? Standard.X4 : Standard.X1A
-                    })
-            .toArray(Object[][]::new));
+    List<Golden> some = Extent.of(4, all);
+    return IntStream.range(0, some.size())
+        .mapToObj(
+            i ->
+                new Object[] {
+                  some.get(i).name(), some.get(i), i % 2 == 0 ? Standard.X4 : Standard.X1A
+                })
+        .toArray(Object[][]::new);
   }
 
   @Test(dataProvider = "covers")
