@@ -384,7 +384,7 @@ public class BindingsTest {
     return Extent.of(1, new Object[][] {{"5"}, {"1"}, {"4"}, {"6"}});
   }
 
-  @Test(dataProvider = "taken")
+  @Test(groups = Extent.LONG, dataProvider = "taken")
   public void templatesAreTakenAway(String edition) throws Exception {
     Page page = Live.reglet().page();
     page.navigate("/editions/" + edition + "/templates");

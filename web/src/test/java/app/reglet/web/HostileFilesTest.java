@@ -144,7 +144,7 @@ public class HostileFilesTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void pagesAreAnsweredAndAStopIsQuickWhileFilesBurn() throws Exception {
     Own reglet = new Own("--reglet.demo=true");
     var threads = Executors.newCachedThreadPool();

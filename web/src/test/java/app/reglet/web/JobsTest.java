@@ -165,7 +165,7 @@ public class JobsTest {
    * Twenty orders: none is refused, two at most run, each has its file, and asked again it is
    * there.
    */
-  @Test
+  @Test(groups = Extent.LONG)
   public void twentyOrdersAtOnceAreMadeTwoAtATime() throws IOException {
     Desk desk = Desk.atBench("Twenty times", "A blurb.").layout("Ledger");
     long id = Long.parseLong(desk.id());
@@ -405,7 +405,7 @@ public class JobsTest {
   }
 
   /** A shop that takes no JPEG gets its cover without loss, in its own kind. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aShopThatTakesTiffGetsATiff() throws IOException {
     Desk desk = Desk.open().makeTitle("In another kind", "Edda Marsh");
     String id = desk.id();

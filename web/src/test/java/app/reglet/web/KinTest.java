@@ -130,7 +130,7 @@ public class KinTest {
     assertThat(offers(desk)).containsExactly("Title: colour");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void fromTheOriginAllOrSomeTakeWhatChangedThereAndTheTreeSaysWhoFollows() {
     Desk desk = composed("All at once");
     String origin = desk.id();

@@ -118,7 +118,7 @@ public class NastyInputTest {
     assertThat(page.locator("#docket").count()).isEqualTo(1);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void everyFieldOfARuleSheet() throws Exception {
     Page page = Live.reglet().page();
     page.navigate("/houses/dunlin-casebinders");

@@ -104,7 +104,7 @@ public class PackageTest {
   }
 
   /** Packages said the ISBN with the title before editions had their own. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void anIsbnGoesOutWithItsEditionAndComesInFromAnOlderPackageToo() throws IOException {
     try (Own here = new Own("--reglet.demo=true");
         Own there = new Own()) {

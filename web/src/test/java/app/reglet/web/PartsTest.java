@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.house.PressRules;
 import app.reglet.press.inspect.PressStandard;
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
@@ -95,7 +96,7 @@ public class PartsTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anEbooksSizeIsShownAgainstItsLossWithTheKneeAndTheWorstOfIt() throws IOException {
     Desk desk = Desk.open().makeTitle("A small file", "Edda Marsh");
     desk.choose("house", "harbour-reading-room");

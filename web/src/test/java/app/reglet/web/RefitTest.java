@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -98,7 +99,7 @@ public class RefitTest {
     return made;
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anOriginsTrimIsNothingForItsFollowersToTakeButWhatWasPendingStays() {
     Desk desk = composed("An origin refitted");
     String origin = desk.id();

@@ -73,7 +73,7 @@ public class CorpusTest {
 
   @DataProvider
   public Object[][] corpus() {
-    return Extent.of(9, Corpus.all()).stream().map(i -> new Object[] {i}).toArray(Object[][]::new);
+    return Extent.of(7, Corpus.all()).stream().map(i -> new Object[] {i}).toArray(Object[][]::new);
   }
 
   @Test(dataProvider = "corpus")

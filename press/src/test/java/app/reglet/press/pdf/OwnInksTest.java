@@ -20,6 +20,7 @@ import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
@@ -64,13 +65,15 @@ public class OwnInksTest {
 
   @DataProvider
   Object[][] files() {
-    return new Object[][] {
-      {"stripes.tif", 400, Standard.X1A, false, 1},
-      {"stripes.tif", 400, Standard.X4, false, 1},
-      {"stripes.jpg", 1600, Standard.X1A, false, 6},
-      {"fine.tif", 4000, Standard.X4, false, 2},
-      {"stripes.jpg", 1600, Standard.X1A, true, 6}
-    };
+    return Extent.of(
+        3,
+        new Object[][] {
+          {"stripes.tif", 400, Standard.X1A, false, 1},
+          {"stripes.tif", 400, Standard.X4, false, 1},
+          {"stripes.jpg", 1600, Standard.X1A, false, 6},
+          {"fine.tif", 4000, Standard.X4, false, 2},
+          {"stripes.jpg", 1600, Standard.X1A, true, 6}
+        });
   }
 
   /**

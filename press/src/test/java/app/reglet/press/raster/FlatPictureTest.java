@@ -9,6 +9,7 @@ import app.reglet.press.colour.Rendering;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.raster.FlatPicture.Format;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import java.awt.color.ColorSpace;
@@ -118,7 +119,7 @@ public class FlatPictureTest {
   }
 
   /** What is packed strip by strip is decoded to the very pixels of what is packed as a whole. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aJpegOfManyStripsIsTheSamePictureAsOneOfOne() throws IOException {
     for (int[] size : new int[][] {{3001, 2003}, {517, 9001}, {8000, 17}}) {
       BufferedImage image = grain(size[0], size[1]);
