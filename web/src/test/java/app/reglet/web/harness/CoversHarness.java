@@ -60,6 +60,7 @@ public final class CoversHarness {
     h.edits(edits);
     h.screen(address, edits / 2);
     h.list(titles);
+    System.exit(0); // the threads of the browser's driver would keep the process
   }
 
   /** Something that is timed. */

@@ -71,6 +71,7 @@ public final class TreatmentHarness {
         page.close();
       }
     }
+    System.exit(0); // the threads of the browser's driver would keep the process
   }
 
   private static void slider(Page page, int steps, String what) {

@@ -51,6 +51,7 @@ public final class TypingHarness {
       faces(page);
       fonts(page, reglet.web().address() + "/editions/" + cover.edition);
     }
+    System.exit(0); // the threads of the browser's driver would keep the process
   }
 
   private static void keystrokes(Page page, int keys) {
