@@ -40,7 +40,13 @@ public final class Chromium {
       Playwright playwright =
           Playwright.create(
               new Playwright.CreateOptions()
-                  .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+                  .setEnv(
+                      Map.of(
+                          "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                          "1",
+                          // a browser that is ended between making and unlinking a file leaves it
+                          "TMPDIR",
+                          Scratch.directory("chromium").toString())));
       Scratch.atEnd(playwright);
       browser = launch(playwright);
       PlaywrightAssertions.setDefaultAssertionTimeout(Patience.millis());

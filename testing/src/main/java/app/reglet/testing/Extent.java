@@ -25,14 +25,9 @@ public final class Extent {
     return WHOLE ? all : few;
   }
 
-  /** All cases in a long run, else a {@linkplain #spread spread} of few. */
+  /** All cases, or about so many of them, evenly spread, the first and the last among them. */
   public static <T> List<T> of(int few, List<T> all) {
-    return WHOLE ? all : spread(few, all);
-  }
-
-  /** So many of all, evenly spread, the first and the last among them; all when they are fewer. */
-  public static <T> List<T> spread(int few, List<T> all) {
-    if (few >= all.size()) {
+    if (WHOLE || few >= all.size()) {
       return all;
     }
     List<T> spread = new ArrayList<>();

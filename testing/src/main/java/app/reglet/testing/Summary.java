@@ -1,6 +1,7 @@
 package app.reglet.testing;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +26,9 @@ import org.w3c.dom.NodeList;
 public final class Summary {
   private static final List<String> MODULES = List.of("core", "press", "web");
   private static final int SLOWEST = 10;
+
+  /** The group {@code Extent.LONG}; this program runs from its source, without other classes. */
+  private static final String LONG = "long";
 
   private final Map<String, Double> seconds = new TreeMap<>();
   private final Map<String, Integer> counts = new LinkedHashMap<>();
@@ -61,9 +65,23 @@ public final class Summary {
       all.map(p -> classes.relativize(p).toString())
           .filter(p -> p.endsWith("Test.class"))
           .map(p -> p.replaceAll("\\.class$", "").replace('/', '.'))
-          .filter(type -> !counts.containsKey(type))
+          .filter(type -> counts.getOrDefault(type, 0) == 0)
+          .filter(type -> !counts.containsKey(type) || !hasLong(classes, type))
           .sorted()
           .forEach(silent::add);
+    }
+  }
+
+  /**
+   * Whether a class names the group of long tests: then it may have run none. The name stands in
+   * the class file's pool of constants as it is (JVM specification, 4.4.7).
+   */
+  private static boolean hasLong(Path classes, String type) {
+    try {
+      byte[] file = Files.readAllBytes(classes.resolve(type.replace('.', '/') + ".class"));
+      return new String(file, StandardCharsets.ISO_8859_1).contains("\0\4" + LONG);
+    } catch (IOException e) {
+      return false;
     }
   }
 
@@ -87,7 +105,7 @@ public final class Summary {
   }
 
   private void read(Element suite) {
-    counts.putIfAbsent(suite.getAttribute("name"), 0); // all its tests may be long ones
+    counts.putIfAbsent(suite.getAttribute("name"), 0);
     NodeList cases = suite.getElementsByTagName("testcase");
     for (int i = 0; i < cases.getLength(); i++) {
       Element test = (Element) cases.item(i);

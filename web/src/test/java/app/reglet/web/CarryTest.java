@@ -45,6 +45,11 @@ public class CarryTest {
   private static void pictures(Desk desk) {
     desk.page.waitForFunction(
         "() => [...document.querySelectorAll('.to-scale img')].length === 2 && [...document.querySelectorAll('.to-scale img')].every(i => i.complete && i.naturalWidth > 300)");
+    // what the page said of them before they came, to a pixel
+    assertThat(
+            desk.page.evaluate(
+                "() => [...document.querySelectorAll('.to-scale img')].every(i => Math.abs(i.getAttribute('width') * i.naturalHeight / i.naturalWidth - i.getAttribute('height')) < 1)"))
+        .isEqualTo(true);
   }
 
   static void make(Desk desk) {

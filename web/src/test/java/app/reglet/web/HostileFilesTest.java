@@ -40,7 +40,7 @@ public class HostileFilesTest {
   public void spoiledFilesAndBurnersAreTakenOrRefused() throws Exception {
     try (Subject reglet = new Subject(Scratch.directory("hostile"))) {
       reglet.start();
-      FilesHarness.Outcome o = FilesHarness.run(reglet, Integer.MAX_VALUE, 250, 1);
+      FilesHarness.Outcome o = FilesHarness.run(reglet, 250, 1);
       assertThat(o.failed()).isEmpty();
       assertThat(o.traces()).isZero();
       assertThat(o.taken()).as("sound enough to be taken").isGreaterThan(10);

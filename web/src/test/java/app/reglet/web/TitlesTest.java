@@ -51,6 +51,7 @@ public class TitlesTest {
     page.waitForFunction("i => i.complete && i.naturalWidth > 0", front.elementHandle());
     double ratio = ((Number) front.evaluate("i => i.naturalHeight / i.naturalWidth")).doubleValue();
     assertThat(ratio).as("6 × 9 in").isBetween(1.49, 1.51);
+    assertThat(front.evaluate("i => i.width + ' × ' + i.height")).isEqualTo("54 × 81");
     assertThat(web.get("/titles").body()).contains("/editions/" + id + "/front?v=");
   }
 

@@ -155,7 +155,7 @@ public class FlatPictureTest {
   public void rowsAreWrittenAsTheyAreTakenAndNothingIsLeftBehind(Format format, boolean inked)
       throws IOException {
     if (large == null) {
-      large = grain(1000, 4000);
+      large = grain(Extent.rounds(1000, 2000), 4000);
     }
     BufferedImage image = large;
     Path scratch = scratch();
@@ -179,7 +179,7 @@ public class FlatPictureTest {
     assertThat(written[0]).isGreaterThan(out.size() / 3);
     assertThat(size(scratch)).isZero();
     BufferedImage read = ImageIO.read(new java.io.ByteArrayInputStream(out.toByteArray()));
-    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo("1000 × 4000");
+    assertThat(read.getWidth() + " × " + read.getHeight()).isEqualTo(large.getWidth() + " × 4000");
   }
 
   /** As the JDK's PNG writer asks since 17.0.21; the one of 17.0.15 asks for rectangles. */

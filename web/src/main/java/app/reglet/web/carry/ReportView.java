@@ -64,14 +64,6 @@ public final class ReportView {
     return new long[] {first, WIDE - first};
   }
 
-  /**
-   * Of a sheet so wide: a page that knows it keeps its buttons where they are when pictures come.
-   */
-  private static long height(Cover cover, long width) {
-    Size sheet = cover.sheet().sheet();
-    return Math.round(width * sheet.height().toMm() / sheet.width().toMm());
-  }
-
   /** The lines of a report alone, as {@link #add} gives them. */
   public static List<Line> lines(Covers covers, Cover before, Cover after, Cover page) {
     return lines(
@@ -90,7 +82,8 @@ public final class ReportView {
     List<Report> reports = Carrying.reports(before, after, covers);
     long[] widths = widths(before, after);
     model.addAttribute("widths", widths);
-    model.addAttribute("heights", new long[] {height(before, widths[0]), height(after, widths[1])});
+    model.addAttribute(
+        "heights", new long[] {before.heightAt(widths[0]), after.heightAt(widths[1])});
     Unit unit = unit(after, page);
     FateText text = new FateText(after.sheet(), unit);
     model.addAttribute("unit", unit);

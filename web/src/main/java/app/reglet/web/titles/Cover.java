@@ -8,6 +8,7 @@ import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.house.RuleSheet;
+import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.FilePages;
 import app.reglet.core.wrap.Wrap;
@@ -127,5 +128,17 @@ public record Cover(
                 why()
                     .orElseGet(
                         () -> new Refusal("pages", "Give a page count to measure the sheet.")));
+  }
+
+  /**
+   * How high a picture of its sheet is, in CSS pixels: a page that says so keeps what stands below
+   * in its place while the picture comes.
+   *
+   * @param width of the picture, CSS pixels
+   * @throws Refusal when there is no sheet
+   */
+  public long heightAt(long width) {
+    Size size = sheet().sheet();
+    return Math.round(width * size.height().toMm() / size.width().toMm());
   }
 }

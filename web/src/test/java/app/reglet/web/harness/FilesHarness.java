@@ -10,7 +10,6 @@ import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.Measuring;
 import app.reglet.press.template.TemplateSet;
 import app.reglet.press.type.Typefaces;
-import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.houses.ShippedRuleSheets;
@@ -73,7 +72,7 @@ public final class FilesHarness {
     boolean well;
     try (Subject reglet = new Subject(data)) {
       reglet.start();
-      Outcome o = run(reglet, Integer.MAX_VALUE, count, seed);
+      Outcome o = run(reglet, count, seed);
       o.failed().forEach(System.out::println);
       o.slow().forEach(System.out::println);
       System.out.printf(
@@ -92,16 +91,8 @@ public final class FilesHarness {
     System.exit(well ? 0 : 1);
   }
 
-  /**
-   * Brings burners and spoiled files to a Reglet that is up.
-   *
-   * @param burners how many of each kind (PDF, picture, rule sheet) are brought; all when there are
-   *     fewer
-   * @param count of spoiled files
-   * @param firstSeed the seed of the first spoiled file; the next ones follow it
-   */
-  public static Outcome run(Subject reglet, int burners, int count, long firstSeed)
-      throws Exception {
+  /** Brings the burners and as many spoiled files to a Reglet that is up. */
+  public static Outcome run(Subject reglet, int count, long firstSeed) throws Exception {
     Web web = reglet.web();
     Composing cover = Composing.begin(web, "Files");
     List<String> failed = new ArrayList<>();
@@ -113,8 +104,7 @@ public final class FilesHarness {
             Kind.PICTURE, Burners.pictures(),
             Kind.SHEET, Burners.sheets());
     for (Kind kind : Kind.values()) {
-      for (Map.Entry<String, byte[]> e :
-          Extent.spread(burners, List.copyOf(all.get(kind).entrySet()))) {
+      for (Map.Entry<String, byte[]> e : all.get(kind).entrySet()) {
         bring(cover, new Sound(kind, e.getKey(), e.getValue()), e.getKey(), failed, slow, tally);
       }
     }
