@@ -266,7 +266,7 @@ public class CommandLineTest {
     return zip;
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void carriesAPackageToAJacketAndWritesItsFileItsReportAndThePackageWithBothEditions()
       throws IOException {
     Path zip = packaged("Carried by a line");

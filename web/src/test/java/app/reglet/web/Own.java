@@ -49,6 +49,7 @@ public final class Own implements AutoCloseable {
     List<String> all = new ArrayList<>(List.of(args));
     all.add("--server.port=0");
     all.add("--reglet.reading.ahead=false"); // most tests bring no file
+    all.add("--reglet.passwords.cost=4"); // tests try many
     all.add(STOPPED_BY_THE_TEST);
     all.add(workingIn());
     application = Reglet.start(data, all.toArray(String[]::new));

@@ -54,12 +54,12 @@ public class PackageTest {
     return out.toByteArray();
   }
 
-  private static byte[] download(Own reglet, int edition) throws IOException {
+  private static byte[] download(Web reglet, int edition) throws IOException {
     Path file = Scratch.file("title", ".zip");
     try (var in =
         java.net
             .URI
-            .create(reglet.web().address() + "/editions/" + edition + "/package")
+            .create(reglet.address() + "/editions/" + edition + "/package")
             .toURL()
             .openStream()) {
       Files.copy(in, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
@@ -86,15 +86,15 @@ public class PackageTest {
     try (Own here = new Own("--reglet.demo=true");
         Own there = new Own()) {
       for (int edition : Extent.of(3, List.of(1, 2, 3, 4, 5, 6, 7, 8, 9))) {
-        byte[] zip = download(here, edition);
-        assertThat(download(here, edition)).as("the same bytes twice").isEqualTo(zip);
+        byte[] zip = download(here.web(), edition);
+        assertThat(download(here.web(), edition)).as("the same bytes twice").isEqualTo(zip);
         var taken = there.web().upload("/titles/package", Map.of(), "file", "title.zip", zip);
         assertThat(taken.status()).as(taken.body()).isBetween(200, 303);
         String made = taken.location().replaceAll(".*/editions/(\\d+)/.*", "$1");
         assertThat(picture(there, made))
             .as("edition " + edition)
             .isEqualTo(picture(here, "" + edition));
-        byte[] again = download(there, Integer.parseInt(made));
+        byte[] again = download(there.web(), Integer.parseInt(made));
         assertThat(parts(again).keySet()).isEqualTo(parts(zip).keySet());
         JsonNode slip = JSON.readTree(parts(zip).get("package.json"));
         assertThat(JSON.readTree(parts(again).get("package.json")).get("book"))
@@ -108,7 +108,7 @@ public class PackageTest {
   public void anIsbnGoesOutWithItsEditionAndComesInFromAnOlderPackageToo() throws IOException {
     try (Own here = new Own("--reglet.demo=true");
         Own there = new Own()) {
-      Map<String, byte[]> parts = parts(download(here, 1));
+      Map<String, byte[]> parts = parts(download(here.web(), 1));
       byte[] slip = parts.get("package.json");
       String typed = "\"isbn_typed\" : \"978-1-4028-9462-6\"";
       String edition = new String(slip, StandardCharsets.UTF_8);
@@ -170,7 +170,7 @@ public class PackageTest {
   @Test
   public void anotherSheetUnderAKnownIdIsKeptBesideItUnderAnother() throws IOException {
     try (Own reglet = new Own("--reglet.demo=true")) {
-      Map<String, byte[]> parts = parts(download(reglet, 1));
+      Map<String, byte[]> parts = parts(download(reglet.web(), 1));
       String sheet =
           parts.keySet().stream().filter(n -> n.startsWith("sheets/")).findFirst().orElseThrow();
       String text = new String(parts.get(sheet), StandardCharsets.UTF_8);
@@ -366,18 +366,17 @@ public class PackageTest {
 
   @Test
   public void aDamagedFileInItIsToldAndNothingComesIn() throws IOException {
-    try (Own reglet = new Own("--reglet.demo=true")) {
-      Map<String, byte[]> parts = parts(download(reglet, 1));
-      String file =
-          parts.keySet().stream().filter(n -> n.startsWith("files/")).findFirst().orElseThrow();
-      byte[] bytes = parts.get(file).clone();
-      bytes[bytes.length / 2] ^= 1;
-      parts.put(file, bytes);
-      int titles = reglet.web().get("/titles").body().split("/package", -1).length;
-      var refused = reglet.web().upload("/titles/package", Map.of(), "file", "a.zip", zip(parts));
-      assertThat(refused.status()).isEqualTo(400);
-      assertThat(refused.body()).contains("is damaged: its bytes are not those of its name");
-      assertThat(reglet.web().get("/titles").body().split("/package", -1)).hasSize(titles);
-    }
+    Web web = new Web(Live.reglet().address());
+    Map<String, byte[]> parts = parts(download(web, 1));
+    String file =
+        parts.keySet().stream().filter(n -> n.startsWith("files/")).findFirst().orElseThrow();
+    byte[] bytes = parts.get(file).clone();
+    bytes[bytes.length / 2] ^= 1;
+    parts.put(file, bytes);
+    int titles = web.get("/titles").body().split("/package", -1).length;
+    var refused = web.upload("/titles/package", Map.of(), "file", "a.zip", zip(parts));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body()).contains("is damaged: its bytes are not those of its name");
+    assertThat(web.get("/titles").body().split("/package", -1)).hasSize(titles);
   }
 }

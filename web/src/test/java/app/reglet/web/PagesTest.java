@@ -70,6 +70,22 @@ public class PagesTest {
         .isLessThanOrEqualTo(1280);
   }
 
+  /** That there are none elsewhere says something. */
+  @Test
+  public void aPictureWithoutWordsAndAFaintSentenceAreViolations() {
+    Page page = Live.reglet().page();
+    page.navigate("/keys");
+    page.evaluate(
+        "() => document.querySelector('main').insertAdjacentHTML('beforeend',"
+            + " '<img src=\"/reglet.svg\"><p class=\"faint\">Faint</p>')");
+    page.evaluate(
+        "() => Object.assign(document.querySelector('p.faint').style, { color: '#ddd', background: '#fff' })");
+    assertThat(Live.violations(page))
+        .anyMatch(v -> v.startsWith("image-alt"))
+        .anyMatch(v -> v.startsWith("color-contrast"))
+        .hasSize(2);
+  }
+
   @Test
   public void theDemoHasOneFindingInPages() {
     Page page = Live.reglet().page();
@@ -276,7 +292,7 @@ public class PagesTest {
         .doesNotContain("elsewhere");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void thePressFileIsTheSameEachTime() throws Exception {
     HttpClient client = HttpClient.newHttpClient();
     HttpRequest request = to("/editions/1/press-file").build();

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.check.ColourVision;
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -73,7 +74,7 @@ public class StandingOutTest {
     assertThat(desk.page.locator("li[data-code=piece-locked]")).containsText("(1 note)");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPanelPutBehindFaintWordsIsOneStepAndMendsThem() {
     Desk desk = Desk.atBench("Panel behind", "").layout("Ledger");
     take(desk, "author");

@@ -23,13 +23,14 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.compose.Composer;
 import app.reglet.press.golden.FileContents;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.picture.PixelRow;
 import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
+import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.Result;
 import com.google.zxing.ResultMetadataType;
-import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.oned.EAN13Reader;
 import java.awt.geom.Rectangle2D;
@@ -164,7 +165,10 @@ public class BarcodeFileTest {
     Result read =
         new EAN13Reader()
             .decode(
-                new BinaryBitmap(new HybridBinarizer(new BufferedImageLuminanceSource(back))),
+                new BinaryBitmap(
+                    new HybridBinarizer(
+                        new RGBLuminanceSource(
+                            back.getWidth(), back.getHeight(), PixelRow.all(back)))),
                 Map.of(DecodeHintType.TRY_HARDER, true));
     assertThat(read.getText()).isEqualTo("9780306406157");
     Map<ResultMetadataType, Object> told = read.getResultMetadata();

@@ -1,5 +1,6 @@
 package app.reglet.press.golden;
 
+import app.reglet.press.picture.PixelRow;
 import java.awt.image.BufferedImage;
 
 /**
@@ -20,8 +21,8 @@ record Difference(double share, double mean, String where) {
   static Difference of(BufferedImage first, BufferedImage second) {
     int w = Math.min(first.getWidth(), second.getWidth());
     int h = Math.min(first.getHeight(), second.getHeight());
-    int[] a = first.getRGB(0, 0, w, h, null, 0, w);
-    int[] b = second.getRGB(0, 0, w, h, null, 0, w);
+    int[] a = PixelRow.all(first.getSubimage(0, 0, w, h));
+    int[] b = PixelRow.all(second.getSubimage(0, 0, w, h));
     long apart = 0;
     long sum = 0;
     StringBuilder where = new StringBuilder();

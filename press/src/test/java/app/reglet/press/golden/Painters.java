@@ -1,6 +1,7 @@
 package app.reglet.press.golden;
 
 import app.reglet.press.art.Artwork;
+import app.reglet.press.picture.PixelRow;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.svg.ArtworkSvg;
 import app.reglet.testing.Chromium;
@@ -44,22 +45,28 @@ final class Painters {
   private static BufferedImage half(BufferedImage whole) {
     int w = whole.getWidth() / 2;
     int h = whole.getHeight() / 2;
-    int[] from = whole.getRGB(0, 0, 2 * w, 2 * h, null, 0, 2 * w);
+    int[] upper = new int[whole.getWidth()];
+    int[] lower = new int[whole.getWidth()];
+    int[] out = new int[w];
+    PixelRow from = new PixelRow(whole);
     BufferedImage half = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+    PixelRow to = new PixelRow(half);
     for (int y = 0; y < h; y++) {
+      from.read(2 * y, upper);
+      from.read(2 * y + 1, lower);
       for (int x = 0; x < w; x++) {
-        int at = 4 * y * w + 2 * x;
         int rgb = 0;
         for (int shift = 0; shift <= 16; shift += 8) {
           int sum =
-              (from[at] >> shift & 0xff)
-                  + (from[at + 1] >> shift & 0xff)
-                  + (from[at + 2 * w] >> shift & 0xff)
-                  + (from[at + 2 * w + 1] >> shift & 0xff);
+              (upper[2 * x] >> shift & 0xff)
+                  + (upper[2 * x + 1] >> shift & 0xff)
+                  + (lower[2 * x] >> shift & 0xff)
+                  + (lower[2 * x + 1] >> shift & 0xff);
           rgb |= (sum + 2) / 4 << shift;
         }
-        half.setRGB(x, y, rgb);
+        out[x] = rgb;
       }
+      to.write(y, out);
     }
     return half;
   }

@@ -17,6 +17,7 @@ import app.reglet.press.compose.Composer;
 import app.reglet.press.pdf.PressFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
+import app.reglet.press.picture.PixelRow;
 import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import java.awt.Color;
@@ -124,10 +125,12 @@ public class PatternTest {
     double aa = 0;
     double bb = 0;
     double ab = 0;
+    int[] pixels = PixelRow.all(image);
     for (int y = 100; y < 400; y++) {
       for (int x = 100; x < 700; x++) {
-        double a = image.getRGB(x, y) >> 8 & 0xff;
-        double b = image.getRGB(x + shift, y) >> 8 & 0xff;
+        int at = y * image.getWidth() + x;
+        double a = pixels[at] >> 8 & 0xff;
+        double b = pixels[at + shift] >> 8 & 0xff;
         n++;
         sumA += a;
         sumB += b;

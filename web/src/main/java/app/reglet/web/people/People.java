@@ -32,16 +32,36 @@ public class People {
   /** bcrypt looks at 72 bytes and no further. */
   private static final int LONGEST_PASSWORD_BYTES = 72;
 
+  /** What trying one password costs: two to this many rounds of bcrypt. */
+  private static final int COST = 11;
+
+  /** As a kept password looks, but for its cost, and nobody's. */
+  private static final String NOBODYS =
+      "$2a$%02d$ZU9UTDdKXdRf4tkgAw3p.OMW1xPZhxCX2gadsBEVmrsxR.3ZnOvx6";
+
   private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
 
   private final PersonRows rows;
   private final Clock clock;
   private final boolean reachedFromBeyond;
-  private final PasswordEncoder passwords = new BCryptPasswordEncoder(11);
+  private final PasswordEncoder passwords;
+  private final String nobodys;
   private final SecureRandom random = new SecureRandom();
   private volatile Map<Long, Known> known;
 
-  People(PersonRows rows, Clock clock, @Value("${server.address:127.0.0.1}") String address) {
+  /**
+   * With the rows of a database.
+   *
+   * @param address that Reglet listens at
+   * @param cost of trying one password, as {@link #COST}, 4 to 31
+   */
+  People(
+      PersonRows rows,
+      Clock clock,
+      @Value("${server.address:127.0.0.1}") String address,
+      @Value("${reglet.passwords.cost:" + COST + "}") int cost) {
+    this.passwords = new BCryptPasswordEncoder(cost);
+    this.nobodys = String.format(NOBODYS, cost);
     this.rows = rows;
     this.clock = clock;
     this.reachedFromBeyond = Access.isBeyond(address);
@@ -82,6 +102,12 @@ public class People {
   /** Everybody, in the order they came. */
   public List<PersonEntity> all() {
     return rows.findAllByOrderByIdAsc();
+  }
+
+  /** Whether it is the password of a person; for nobody it takes as long to say that it is not. */
+  boolean matches(String typed, Optional<PersonEntity> person) {
+    return matches(typed, person.map(PersonEntity::getPassword).orElse(nobodys))
+        && person.isPresent();
   }
 
   Optional<PersonEntity> byName(String name) {

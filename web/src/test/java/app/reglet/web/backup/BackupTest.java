@@ -43,11 +43,11 @@ import org.testng.annotations.Test;
 
 /** A backup holds everything, as it was at one moment, and brings it back. */
 public class BackupTest {
-  /** Every cover as pixels, by edition and revision. */
+  /** Every cover as pixels, by edition and revision; some of them where not all are asked for. */
   private static Map<String, int[]> covers(Own reglet) {
     Map<String, int[]> all = new LinkedHashMap<>();
     Covers covers = reglet.bean(Covers.class);
-    for (EditionEntity e : reglet.bean(Editions.class).findAllByOrderByIdAsc()) {
+    for (EditionEntity e : Extent.of(6, reglet.bean(Editions.class).findAllByOrderByIdAsc())) {
       covers
           .of(e, Unit.MM)
           .art()

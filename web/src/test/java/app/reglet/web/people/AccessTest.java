@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.web.Own;
 import app.reglet.web.Reglet;
@@ -397,14 +398,16 @@ public class AccessTest {
   public void listeningBeyondThisMachineWithoutPeopleIsRefusedWithTheLineThatHelps()
       throws Exception {
     Path data = Scratch.directory("beyond");
-    for (String address : List.of("0.0.0.0", "::")) {
+    for (String address : Extent.of(1, List.of("0.0.0.0", "::"))) {
       assertThatThrownBy(() -> Reglet.start(data, "--server.port=0", "--server.address=" + address))
           .isInstanceOf(StartTrouble.class)
           .hasMessageContaining("./reglet people add NAME --role owner");
     }
-    try (Subject process = new Subject(data, Map.of("REGLET_ADDRESS", "0.0.0.0")).quick()) {
-      assertThat(process.startInVain()).isEqualTo(2);
-      assertThat(process.log()).contains("./reglet people add").doesNotContain("\tat ");
+    if (Extent.whole()) { // as a process; SavingTest has another that starts in vain
+      try (Subject process = new Subject(data, Map.of("REGLET_ADDRESS", "0.0.0.0")).quick()) {
+        assertThat(process.startInVain()).isEqualTo(2);
+        assertThat(process.log()).contains("./reglet people add").doesNotContain("\tat ");
+      }
     }
     try (Own own = new Own(data)) {
       own.bean(People.class).add("Maren", Role.OWNER, OWNER);

@@ -3,6 +3,7 @@ package app.reglet.press.inspect.page;
 import app.reglet.core.design.LinearLight;
 import app.reglet.press.art.Rect;
 import app.reglet.press.barcode.IsbnBarcode;
+import app.reglet.press.picture.PixelRow;
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.DecodeHintType;
@@ -59,7 +60,7 @@ final class Barcodes {
   static List<Read> of(BufferedImage image, double mm) {
     int w = image.getWidth();
     int h = image.getHeight();
-    RGBLuminanceSource source = new RGBLuminanceSource(w, h, image.getRGB(0, 0, w, h, null, 0, w));
+    RGBLuminanceSource source = new RGBLuminanceSource(w, h, PixelRow.all(image));
     List<Read> found = new ArrayList<>();
     add(found, source, image, mm, false);
     if (found.isEmpty()) {
@@ -74,8 +75,9 @@ final class Barcodes {
     int h = image.getHeight();
     int[] out = new int[w * h];
     int[] row = new int[w];
+    PixelRow rows = new PixelRow(image);
     for (int y = 0; y < h; y++) {
-      image.getRGB(0, y, w, 1, row, 0, w);
+      rows.read(y, row);
       for (int x = 0; x < w; x++) {
         out[(w - 1 - x) * h + y] = row[x];
       }

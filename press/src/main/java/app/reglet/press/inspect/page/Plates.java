@@ -2,6 +2,7 @@ package app.reglet.press.inspect.page;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.colour.PixelInks;
+import app.reglet.press.picture.PixelRow;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
@@ -60,9 +61,11 @@ public final class Plates {
     byte[] inks = new byte[4 * w * h];
     int[] row = new int[w];
     int[] dark = new int[w];
+    PixelRow colours = new PixelRow(coloured);
+    PixelRow blacks = new PixelRow(black);
     for (int y = 0; y < h; y++) {
-      coloured.getRGB(0, y, w, 1, row, 0, w);
-      black.getRGB(0, y, w, 1, dark, 0, w);
+      colours.read(y, row);
+      blacks.read(y, dark);
       for (int x = 0; x < w; x++) {
         int at = 4 * (y * w + x);
         inks[at] = (byte) (255 - (row[x] >> 16 & 0xff));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.HandPdf;
+import app.reglet.press.picture.PixelRow;
 import app.reglet.press.reading.Budget;
 import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
@@ -78,9 +79,12 @@ public class PageReaderTest {
     int top = image.getHeight();
     int right = 0;
     int bottom = 0;
+    int[] row = new int[image.getWidth()];
+    PixelRow rows = new PixelRow(image);
     for (int y = 0; y < image.getHeight(); y++) {
+      rows.read(y, row);
       for (int x = 0; x < image.getWidth(); x++) {
-        if ((image.getRGB(x, y) & 0xff) < 128) {
+        if ((row[x] & 0xff) < 128) {
           left = Math.min(left, x);
           top = Math.min(top, y);
           right = Math.max(right, x + 1);
