@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -40,7 +41,7 @@ public class BenchTest {
                 .click());
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void everyLayoutStartsWithNothingToMend() {
     Desk desk = composed("Layouts", "Ledger");
     for (String layout : new String[] {"Ledger", "Axis", "Tidemark"}) {
@@ -360,7 +361,7 @@ public class BenchTest {
     desk.does(() -> desk.page.locator("#pieces .piece[data-piece='" + piece + "']").click());
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aBandDraggedStraightDownIsNeverShortOfTheBleed() {
     Desk desk = composed("Straight down", "Ledger");
     desk.page.locator("#add-what").selectOption("band");

@@ -18,6 +18,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.zip.ZipFile;
 import javax.imageio.ImageIO;
@@ -35,12 +36,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every binding through the docket, and the views that go with it. Sums beside each figure. */
 public class BindingsTest {
   private static Desk at(String house, String binding, String trim, String pages) {
-    Desk desk = Desk.open().makeTitle("At " + house, "Nobody").fill(trim, pages, "");
-    desk.choose("house", house);
-    if (!desk.page.locator("#binding").inputValue().equals(binding)) {
-      desk.choose("binding", binding);
-    }
-    return desk;
+    return Desk.atDocket(
+        "At " + house, Map.of("house", house, "binding", binding, "trim", trim, "pages", pages));
   }
 
   @Test

@@ -86,6 +86,20 @@ final class Desk {
   /** A new title with these facts on its bench. */
   static Desk atBench(String title, Map<String, String> facts) {
     Desk desk = open();
+    desk.page.navigate(made(title, facts) + "/bench");
+    desk.page.locator("#sheet").waitFor();
+    return desk;
+  }
+
+  /** A new title with these facts on its docket. */
+  static Desk atDocket(String title, Map<String, String> facts) {
+    Desk desk = open();
+    desk.go(made(title, facts) + "/docket");
+    return desk;
+  }
+
+  /** Makes a title by requests; returns its edition's address. */
+  private static String made(String title, Map<String, String> facts) {
     Web web = new Web(Live.reglet().address());
     try {
       String edition =
@@ -99,12 +113,10 @@ final class Desk {
       form.put("author", "Edda Marsh");
       form.putAll(facts);
       web.post(edition + "/docket", form);
-      desk.page.navigate(edition + "/bench");
+      return edition;
     } catch (IOException e) {
       throw new AssertionError(e);
     }
-    desk.page.locator("#sheet").waitFor();
-    return desk;
   }
 
   /** Types into a field, key by key, as hands do; waits until it is saved. */
@@ -174,12 +186,21 @@ final class Desk {
   }
 
   /**
-   * A docket filled in far enough to measure and compose, each field at once: how it measures while
-   * somebody types is tested by {@link DocketTest}.
+   * A docket filled in far enough to measure and compose, and sent once: how it measures while
+   * somebody types field by field is tested by {@link DocketTest}.
    */
   Desk fill(String trim, String pages, String isbn) {
-    paste("trim", trim).paste("pages", pages);
-    return isbn.isEmpty() ? this : paste("isbn", isbn);
+    unsent("trim", trim);
+    if (isbn.isEmpty()) {
+      return paste("pages", pages);
+    }
+    unsent("pages", pages);
+    return paste("isbn", isbn);
+  }
+
+  /** Writes a text into a field in silence: it goes along with what is typed next. */
+  private void unsent(String field, String text) {
+    page.locator("#" + field).evaluate("(e, text) => { e.value = text; }", text);
   }
 
   /**

@@ -223,7 +223,7 @@ public class InspectTest {
   }
 
   /** What was said of the cover before is said of its file after, with the same figures. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatPreflightSaysOfACoverInspectSaysOfItsFile() throws Exception {
     Desk desk = Desk.atBench("Said twice", "A blurb.").layout("Ledger");
     String id = desk.id();

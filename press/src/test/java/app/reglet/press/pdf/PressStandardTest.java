@@ -8,6 +8,7 @@ import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.golden.Golden;
 import app.reglet.press.inspect.PressStandard;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -69,7 +70,7 @@ public class PressStandardTest {
 
   @DataProvider
   public Object[][] covers() {
-    return new Object[][] {{"words"}, {"cut-out"}, {"forms"}, {"brought"}};
+    return Extent.of(3, new Object[][] {{"words"}, {"cut-out"}, {"forms"}, {"brought"}});
   }
 
   /** Kept by our own reader; and qpdf, poppler, MuPDF and ghostscript open them without a word. */

@@ -79,7 +79,7 @@ public class PeopleTest {
     assertThat(button(reader, "Make title")).hasCount(0);
     for (String path :
         Extent.of(
-            2,
+            1,
             List.of(
                 "/titles",
                 "/houses",
