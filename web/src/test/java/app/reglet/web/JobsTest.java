@@ -62,6 +62,7 @@ public class JobsTest {
     desk.page.locator("#make").click();
     assertThat(desk.page.locator(".kept"))
         .hasText("PDF/X-1a:2003: all 13 points that were looked at are kept.");
+    assertThat(desk.page.locator("#take-back")).hasCount(0);
     Download one = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
     assertThat(PressStandard.broken(one.path(), PressRules.Standard.X1A)).isEmpty();
     // what was made is still there when the page is opened again
@@ -115,25 +116,7 @@ public class JobsTest {
 
   @Test
   public void aFileThatTakesLongShowsHowFarItIsAndIsTakenBack() throws IOException {
-    // the largest sheet at the most pixels: the fastest machine is at it while a hand gets to a
-    // button
-    Desk desk =
-        Desk.atBench(
-                "Taken back",
-                Map.of(
-                    "blurb",
-                    "A blurb.",
-                    "trim",
-                    "8.5 x 11 in",
-                    "pages",
-                    "800",
-                    "isbn",
-                    Desk.isbn()))
-            .layout("Ledger");
-    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
-    desk.page.locator("#otherwise summary").click();
-    desk.page.locator("#ppi").fill("1200");
-    desk.page.locator("#make").click();
+    Desk desk = longMade("Taken back");
     assertThat(desk.page.locator(".making [role=status]"))
         .containsText(Pattern.compile("[1-9]\\d? % made"));
     // loaded anew it is still there, and goes on
@@ -148,6 +131,42 @@ public class JobsTest {
     assertThat(desk.page.locator(".making [role=status]")).isVisible();
     desk.page.locator("#take-back").click();
     assertThat(desk.page.locator(".makings .refused")).containsText("Taken back");
+  }
+
+  /** Makes the largest sheet there is: a hand gets to a button while it is made. */
+  private static Desk longMade(String title) {
+    Desk desk =
+        Desk.atBench(
+                title,
+                Map.of(
+                    "blurb",
+                    "A blurb.",
+                    "trim",
+                    "8.5 x 11 in",
+                    "pages",
+                    "800",
+                    "isbn",
+                    Desk.isbn()))
+            .layout("Ledger");
+    desk.page.navigate("/editions/" + desk.id() + "/dispatch");
+    desk.page.locator("#otherwise summary").click();
+    desk.page.locator("#ppi").fill("1200");
+    desk.page.locator("#make").click();
+    return desk;
+  }
+
+  /** Between press and release the page asks how far it is: the press is not lost. */
+  @Test
+  public void aSlowPressOnTakeBackCountsWhileTheFileGoesOn() {
+    Desk desk = longMade("Pressed slowly");
+    assertThat(desk.page.locator(".making [role=status]")).containsText("% made");
+    desk.page.locator("#take-back").hover();
+    desk.page.waitForResponse(
+        Pattern.compile(".*/dispatch/made\\?.*"), () -> desk.page.mouse().down());
+    Live.settled(desk.page);
+    desk.page.mouse().up();
+    assertThat(desk.page.locator(".makings .refused"))
+        .containsText("Taken back while it was made.");
   }
 
   /** The i-th choice of the printer's marks: each is a file of its own. */

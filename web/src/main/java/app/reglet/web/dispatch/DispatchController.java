@@ -178,11 +178,25 @@ public class DispatchController {
     return answer(cover, ordered, model);
   }
 
-  /** How far files are, and what is in those that are there. */
+  /**
+   * How far files are, and what is in those that are there. While some are being made only that is
+   * exchanged; with the last of them the way to take them back goes too.
+   */
   @GetMapping("/editions/{id}/dispatch/made")
-  String made(@PathVariable Long id, @RequestParam List<Long> jobs, Viewer viewer, Model model) {
+  String made(
+      @PathVariable Long id,
+      @RequestParam List<Long> jobs,
+      Viewer viewer,
+      HttpServletResponse response,
+      Model model) {
     Cover cover = covers.of(id, viewer);
-    return answer(cover, jobs.stream().distinct().limit(10).map(j -> own(id, j)).toList(), model);
+    List<Job> asked = jobs.stream().distinct().limit(10).map(j -> own(id, j)).toList();
+    String whole = answer(cover, asked, model);
+    if (asked.stream().anyMatch(j -> !j.isOver())) {
+      return "dispatch :: going";
+    }
+    response.setHeader("HX-Retarget", "closest .makings");
+    return whole;
   }
 
   private Job own(Long edition, Long id) {
