@@ -7,6 +7,7 @@ import app.reglet.testing.Scratch;
 import app.reglet.web.cli.RegletCommand;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -19,19 +20,67 @@ import tools.jackson.databind.json.JsonMapper;
 public class CommandLineTest {
   private record Said(int exit, String out, String err) {}
 
+  /** Set in the thread that runs a command and in those that it starts. */
+  private static final InheritableThreadLocal<Boolean> OURS = new InheritableThreadLocal<>();
+
+  /** What a command and its threads say; others of this process, which log too, are let be. */
+  private static PrintStream heard(OutputStream ours, PrintStream others) {
+    OutputStream either =
+        new OutputStream() {
+          private OutputStream mine() {
+            return OURS.get() == null ? others : ours;
+          }
+
+          @Override
+          public void write(int b) throws IOException {
+            mine().write(b);
+          }
+
+          @Override
+          public void write(byte[] b, int from, int length) throws IOException {
+            mine().write(b, from, length);
+          }
+        };
+    return new PrintStream(either, true, StandardCharsets.UTF_8);
+  }
+
+  /** A file that is made in the background ended while a command was refused, and was heard. */
+  @Test
+  public void whatAnotherThreadSaysIsNotTheCommands() throws InterruptedException {
+    ByteArrayOutputStream ours = new ByteArrayOutputStream();
+    ByteArrayOutputStream others = new ByteArrayOutputStream();
+    PrintStream both = heard(ours, new PrintStream(others, true, StandardCharsets.UTF_8));
+    Thread before = new Thread(() -> both.print("theirs"));
+    OURS.set(true);
+    try {
+      Thread started = new Thread(() -> both.print(" and its thread"));
+      before.start();
+      both.print("the command");
+      started.start();
+      started.join();
+      before.join();
+    } finally {
+      OURS.remove();
+    }
+    assertThat(ours.toString(StandardCharsets.UTF_8)).isEqualTo("the command and its thread");
+    assertThat(others.toString(StandardCharsets.UTF_8)).isEqualTo("theirs");
+  }
+
   private static synchronized Said run(String... args) {
     PrintStream out = System.out;
     PrintStream err = System.err;
     ByteArrayOutputStream o = new ByteArrayOutputStream();
     ByteArrayOutputStream e = new ByteArrayOutputStream();
     try {
-      System.setOut(new PrintStream(o, true, StandardCharsets.UTF_8));
-      System.setErr(new PrintStream(e, true, StandardCharsets.UTF_8));
+      OURS.set(true);
+      System.setOut(heard(o, out));
+      System.setErr(heard(e, err));
       return new Said(
           RegletCommand.run(args),
           o.toString(StandardCharsets.UTF_8),
           e.toString(StandardCharsets.UTF_8));
     } finally {
+      OURS.remove();
       System.setOut(out);
       System.setErr(err);
     }

@@ -11,8 +11,11 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
+import org.testng.annotations.AfterMethod;
 import org.testng.annotations.Test;
 
 /** The palette: drawn from a picture, of the cover, of colours that go together, by the shelf. */
@@ -30,7 +33,21 @@ public class PaletteTest {
     return new FilePayload("halves.png", "image/png", out.toByteArray());
   }
 
-  private static void open(Desk desk) {
+  private final List<String> blocked = new ArrayList<>();
+
+  /** The pages' content policy forbids styles in attributes: whatever used them says so. */
+  @AfterMethod
+  public void nothingWasBlockedByTheContentPolicy() {
+    assertThat(blocked).isEmpty();
+  }
+
+  private void open(Desk desk) {
+    desk.page.onConsoleMessage(
+        m -> {
+          if (m.text().contains("Content Security Policy")) {
+            blocked.add(m.text());
+          }
+        });
     desk.page.locator("#pieces .piece[data-piece='']").click();
     if (!desk.page.locator("#palette-offers section").first().isVisible()) {
       desk.page.locator("#leaf-palette > summary").click();
