@@ -18,8 +18,11 @@ public class Screenshots {
   private void shot(String name) {
     Live.settled(page);
     // those in closed leaves are not asked for before they are seen
+    // those that load when they are seen count as soon as they are in the window
     page.waitForFunction(
-        "() => [...document.images].every(i => i.complete || i.loading === 'lazy')");
+        "() => [...document.images].every(i => i.complete && i.naturalWidth > 0"
+            + " || i.loading === 'lazy' && i.getBoundingClientRect().top >= innerHeight"
+            + " || !i.checkVisibility())");
     page.screenshot(new Page.ScreenshotOptions().setPath(to.resolve(name + ".png")));
   }
 

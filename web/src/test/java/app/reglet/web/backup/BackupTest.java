@@ -43,11 +43,17 @@ import org.testng.annotations.Test;
 
 /** A backup holds everything, as it was at one moment, and brings it back. */
 public class BackupTest {
-  /** Every cover as pixels, by edition and revision; some of them where not all are asked for. */
+  /**
+   * Every cover as pixels, by edition and revision; those of the first five where not all are asked
+   * for.
+   */
   private static Map<String, int[]> covers(Own reglet) {
     Map<String, int[]> all = new LinkedHashMap<>();
     Covers covers = reglet.bean(Covers.class);
-    for (EditionEntity e : Extent.of(4, reglet.bean(Editions.class).findAllByOrderByIdAsc())) {
+    for (EditionEntity e : reglet.bean(Editions.class).findAllByOrderByIdAsc()) {
+      if (!Extent.whole() && e.getId() > 5) {
+        break;
+      }
       covers
           .of(e, Unit.MM)
           .art()
@@ -106,7 +112,7 @@ public class BackupTest {
         bring(reglet.web(), e, e);
       }
       before = covers(reglet);
-      assertThat(before).hasSizeGreaterThan(3);
+      assertThat(before).hasSizeGreaterThan(4);
       // while it runs, through the running one
       Control.order(data, List.of("backup", zip.toString()));
       assertThat(zip).exists();
