@@ -61,10 +61,15 @@ public class People {
       @Value("${server.address:127.0.0.1}") String address,
       @Value("${reglet.passwords.cost:" + COST + "}") int cost) {
     this.passwords = new BCryptPasswordEncoder(cost);
-    this.nobodys = String.format(NOBODYS, cost);
+    this.nobodys = nobodys(cost);
     this.rows = rows;
     this.clock = clock;
     this.reachedFromBeyond = Access.isBeyond(address);
+  }
+
+  /** What is checked for a name that nobody has: it costs what a kept password costs. */
+  static String nobodys(int cost) {
+    return String.format(NOBODYS, cost);
   }
 
   /** What a session is checked against at every request. */

@@ -27,6 +27,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import javax.sql.DataSource;
+import org.springframework.security.crypto.bcrypt.BCrypt;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
@@ -417,6 +419,19 @@ public class AccessTest {
       People people = open.bean(People.class);
       assertThatThrownBy(() -> people.remove(people.named("Maren").getId()))
           .hasMessageContaining("Others can reach this Reglet");
+    }
+  }
+
+  /** Else the time it takes to refuse would tell which names there are. */
+  @Test
+  public void aNameThatNobodyHasCostsWhatAPersonsCosts() {
+    for (int cost : new int[] {4, 11}) {
+      String kept = new BCryptPasswordEncoder(cost).encode(OWNER);
+      String nobodys = People.nobodys(cost);
+      assertThat(nobodys).hasSameSizeAs(kept).startsWith(kept.substring(0, 7));
+      // bcrypt goes to work on it, and nothing comes of it
+      assertThat(BCrypt.hashpw(OWNER, nobodys)).startsWith(nobodys.substring(0, 29));
+      assertThat(BCrypt.checkpw(OWNER, nobodys)).isFalse();
     }
   }
 
