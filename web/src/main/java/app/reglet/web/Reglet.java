@@ -15,11 +15,14 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.core.env.MapPropertySource;
 import org.springframework.core.env.PropertySource;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 
@@ -64,8 +67,8 @@ public class Reglet {
     DataDirectory directory = DataDirectory.claim(data);
     // the connection keeps the database open between this look at it and its first use
     try (Connection looked = DatabaseFile.open(directory)) {
+      Settings settings = new Settings(args);
       if (type == WebApplicationType.SERVLET) {
-        Settings settings = new Settings(args);
         Access.expectPeopleFor(settings.address(), looked);
         expectFree(settings.address(), settings.port());
       }
@@ -79,9 +82,12 @@ public class Reglet {
               "spring.servlet.multipart.location",
               directory.uploads().toString()));
       application.addInitializers(
-          context ->
-              ((GenericApplicationContext) context)
-                  .registerBean(DataDirectory.class, () -> directory));
+          context -> {
+            ((GenericApplicationContext) context)
+                .registerBean(DataDirectory.class, () -> directory);
+            // what was checked is what is listened at, whatever else names an address
+            context.getEnvironment().getPropertySources().addFirst(settings.decided());
+          });
       return application.run(Arrays.copyOf(args, args.length));
     } catch (SQLException | RuntimeException | LinkageError | OutOfMemoryError e) {
       directory.destroy();
@@ -89,7 +95,7 @@ public class Reglet {
     }
   }
 
-  /** Where to listen, as arguments or environment say; application.properties reads the same. */
+  /** Where to listen, as arguments or environment say; what is blank says nothing. */
   private record Settings(PropertySource<?> arguments) {
     Settings(String... args) {
       this(new SimpleCommandLinePropertySource(args));
@@ -108,12 +114,23 @@ public class Reglet {
       return Integer.parseInt(port);
     }
 
+    /** The same for the web server. */
+    PropertySource<?> decided() {
+      return new MapPropertySource(
+          "reglet-listens", Map.of("server.address", address(), "server.port", port()));
+    }
+
     private String named(String argument, String variable, String otherwise) {
       Object given = arguments.getProperty(argument);
-      String environment = System.getenv(variable);
-      return given != null
-          ? given.toString()
-          : environment != null && !environment.isBlank() ? environment : otherwise;
+      return Stream.of(given == null ? "" : given.toString(), env(variable))
+          .map(String::strip)
+          .filter(s -> !s.isEmpty())
+          .findFirst()
+          .orElse(otherwise);
+    }
+
+    private static String env(String variable) {
+      return Objects.requireNonNullElse(System.getenv(variable), "");
     }
   }
 

@@ -88,6 +88,27 @@ public class StartsTest {
     desk.page.close();
   }
 
+  /** The layout that a cover was carried from is compared with, though another was tried since. */
+  @Test
+  public void tryingLayoutsKeepsTheRevisionThatACoverWasCarriedFrom() {
+    Desk desk = opened("Tried On");
+    String origin = desk.id();
+    lay(desk, "Strata");
+    CarryTest.carry(desk, "Case laminate, Dunlin Casebinders");
+    CarryTest.make(desk);
+    String made = desk.id();
+    desk.page.navigate("/editions/" + origin + "/bench");
+    open(desk);
+    lay(desk, "Emblem");
+    desk.page.navigate("/editions/" + made + "/carried");
+    assertThat(desk.page.locator("main").innerText()).doesNotContain("has no revision");
+    assertThat(desk.page.locator("#offers label").count()).isPositive();
+    desk.page.navigate("/editions/" + origin + "/bench");
+    desk.does(() -> desk.page.locator("#undo").click());
+    assertThat(pieces(desk)).as("one undo takes both layouts back").doesNotContain("bar-6");
+    desk.page.close();
+  }
+
   /** The colours have names: one change of the palette changes the cover. */
   @Test
   public void whatALayoutBringsIsChangedInThePaletteAtOnce() {

@@ -51,8 +51,15 @@ public class Revisions {
   private final Editions editions;
   private final Clock clock;
   private final Who who;
+  private final List<RevisionKeeper> keepers;
 
-  public Revisions(RevisionRows rows, Editions editions, Clock clock, Who who) {
+  public Revisions(
+      RevisionRows rows,
+      Editions editions,
+      Clock clock,
+      Who who,
+      List<RevisionKeeper> keepers) {
+    this.keepers = keepers;
     this.who = who;
     this.rows = rows;
     this.editions = editions;
@@ -210,7 +217,7 @@ public class Revisions {
             now,
             who.name()));
     if (goesOn) {
-      rows.forget(edition.getId(), before);
+      forget(edition.getId(), before);
     }
     typing.put(edition.getId(), new Typing(number, run, who.name(), now));
   }
@@ -219,15 +226,16 @@ public class Revisions {
    * Stores a design that comes of another than the one in force.
    *
    * @param parent what undo goes back to
-   * @param instead whether the one in force was a step on the way, and is forgotten
    */
-  public void addOn(
-      EditionEntity edition, int parent, Design design, String what, boolean instead) {
-    int before = edition.getRevision();
+  public void addOn(EditionEntity edition, int parent, Design design, String what) {
     lay(edition, parent);
     add(edition, design, what, "");
-    if (instead) {
-      rows.forget(edition.getId(), before);
+  }
+
+  /** Takes out a step that the next one has taken the place of, unless something stands on it. */
+  public void forget(Long edition, int number) {
+    if (keepers.stream().noneMatch(k -> k.keeps(edition, number))) {
+      rows.forget(edition, number);
     }
   }
 

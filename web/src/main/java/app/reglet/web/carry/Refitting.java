@@ -94,6 +94,7 @@ public class Refitting {
     Optional<Kin.Pending> pending = kin.pending(before);
     boolean asCarried = kin.isAsCarried(before);
     int revision = edition.getRevision();
+    boolean instead = false;
     if (is.isPresent()) {
       Design design = designed(edition, base, was.get(), is.get());
       if (alike(edition, from) || design.equals(revisions.at(edition, base.revision()))) {
@@ -101,12 +102,12 @@ public class Refitting {
           revisions.backTo(edition, base.revision());
         }
       } else if (!design.equals(revisions.at(edition, revision))) {
-        boolean typed =
+        instead =
             base.row()
                 .filter(r -> r.getMade().plus(TYPED).isAfter(clock.instant()))
                 .filter(r -> r.getBaseRevision() != r.getRevision())
                 .isPresent();
-        revisions.addOn(edition, base.revision(), design, said(edition, from), typed);
+        revisions.addOn(edition, base.revision(), design, said(edition, from));
       }
     }
     if (is.isPresent() && alike(edition, from)) {
@@ -125,6 +126,9 @@ public class Refitting {
       if (asCarried) {
         kin.refitted(edition);
       }
+    }
+    if (instead) { // last, when it is known what others are compared with now
+      revisions.forget(edition.getId(), revision);
     }
   }
 

@@ -14,6 +14,9 @@ import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
 import app.reglet.web.store.StartTrouble;
 import java.io.IOException;
+import java.net.ConnectException;
+import java.net.Socket;
+import java.net.URI;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -420,6 +423,27 @@ public class AccessTest {
       assertThatThrownBy(() -> people.remove(people.named("Maren").getId()))
           .hasMessageContaining("Others can reach this Reglet");
     }
+  }
+
+  /** A blank address would make the web server listen everywhere, with nobody to sign in. */
+  @Test
+  public void aBlankAddressListensAtThisMachineAlone() throws Exception {
+    try (Own own = new Own(Scratch.directory("blank"), "--server.address=")) {
+      expectHereAlone(URI.create(own.address()).getPort());
+      assertThat(own.web().get("/titles").status()).isEqualTo(200);
+    }
+    if (Extent.whole()) {
+      try (Subject process =
+          new Subject(Scratch.directory("blank"), Map.of("REGLET_ADDRESS", "")).quick().start()) {
+        expectHereAlone(process.port());
+      }
+    }
+  }
+
+  /** 127.0.0.2 is answered by who listens everywhere, and not by who listens at 127.0.0.1. */
+  private static void expectHereAlone(int port) {
+    assertThatThrownBy(() -> new Socket("127.0.0.2", port).close())
+        .isInstanceOf(ConnectException.class);
   }
 
   /** Else the time it takes to refuse would tell which names there are. */
