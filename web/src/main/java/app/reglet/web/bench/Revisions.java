@@ -54,11 +54,7 @@ public class Revisions {
   private final List<RevisionKeeper> keepers;
 
   public Revisions(
-      RevisionRows rows,
-      Editions editions,
-      Clock clock,
-      Who who,
-      List<RevisionKeeper> keepers) {
+      RevisionRows rows, Editions editions, Clock clock, Who who, List<RevisionKeeper> keepers) {
     this.keepers = keepers;
     this.who = who;
     this.rows = rows;
