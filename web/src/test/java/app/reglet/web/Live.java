@@ -43,7 +43,7 @@ public final class Live {
             Own.STOPPED_BY_THE_TEST,
             Own.workingIn());
     Scratch.atEnd(application::close);
-    address = "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+    address = "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
   }
 
   /** The one running Reglet of this test run. */

@@ -71,7 +71,7 @@ public final class Own implements AutoCloseable {
   }
 
   public String address() {
-    return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+    return "http://127.0.0.1:" + application.getEnvironment().getProperty("local.server.port");
   }
 
   public Web web() {

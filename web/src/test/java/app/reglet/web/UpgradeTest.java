@@ -156,7 +156,7 @@ public class UpgradeTest {
       assertThat(slip.getIsbnTyped()).as("as it was typed").isEqualTo("97803");
       assertThat(slip.getIsbn()).isEmpty();
       Web web =
-          new Web("http://localhost:" + reglet.getEnvironment().getProperty("local.server.port"));
+          new Web("http://127.0.0.1:" + reglet.getEnvironment().getProperty("local.server.port"));
       String version =
           web.get("/editions/1/docket").find("id=\"version\" name=\"version\" value=\"([^\"]+)\"");
       assertThat(web.post("/editions/1/docket/undo", Map.of("version", version)).status())
