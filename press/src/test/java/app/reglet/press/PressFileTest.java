@@ -7,9 +7,11 @@ import app.reglet.core.book.Book;
 import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Ground;
+import app.reglet.core.house.grammar.FileNamePattern;
 import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.PanelKind;
+import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
 import app.reglet.press.compose.Composer;
@@ -28,6 +30,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -372,14 +375,30 @@ public class PressFileTest {
 
   @Test
   public void namedFromItsFacts() {
-    assertThat(FileName.of(Specimen.BOOK, Specimen.wrap(100), "wrap", 7, 3, NOON, "pdf"))
-        .isEqualTo("the-salt-ledger_wrap_gannet-and-gauge_6x9in_100pp_r7_no3.pdf");
+    assertThat(FileName.of(Specimen.BOOK, Specimen.wrap(100), "wrap", 7, 12, 3, NOON, "pdf"))
+        .isEqualTo("the-salt-ledger_perfect-bound_wrap_gannet-and-gauge_6x9in_100pp_r7_no12-3.pdf");
     Book odd = new Book("  ../é/\"x\"  ", "", "", "", "", Optional.empty(), "");
-    assertThat(FileName.of(odd, Specimen.wrap(100), "wrap", 1, 1, NOON, "pdf"))
-        .isEqualTo("é-x_wrap_gannet-and-gauge_6x9in_100pp_r1_no1.pdf");
+    assertThat(FileName.of(odd, Specimen.wrap(100), "wrap", 1, 1, 1, NOON, "pdf"))
+        .isEqualTo("é-x_perfect-bound_wrap_gannet-and-gauge_6x9in_100pp_r1_no1-1.pdf");
     Book none = new Book("???", "", "", "", "", Optional.empty(), "");
-    assertThat(FileName.of(none, Specimen.wrap(100), "wrap", 1, 1, NOON, "pdf"))
+    assertThat(FileName.of(none, Specimen.wrap(100), "wrap", 1, 1, 1, NOON, "pdf"))
         .startsWith("untitled_");
+  }
+
+  @Test
+  public void theNamesOfTwoEditionsAreNeverTheSameAndTellTheBinding() {
+    Wrap outside = Specimen.wrap(100);
+    Set<String> names = new HashSet<>();
+    for (long edition : new long[] {4, 5}) {
+      for (int number : new int[] {1, 2}) {
+        names.add(FileName.of(Specimen.BOOK, outside, "wrap", 7, edition, number, NOON, "pdf"));
+      }
+      names.add(FileName.stem(Specimen.BOOK, outside, "template", edition));
+    }
+    assertThat(names).hasSize(6).allMatch(n -> n.contains("_perfect-bound_"));
+    // a house that names files by the ISBN alone has them told apart all the same
+    assertThat(new FileNamePattern("{isbn}_{kind}").name(Map.of("isbn", "1", "number", "4-1")))
+        .isEqualTo("1_no4-1");
   }
 
   @Test

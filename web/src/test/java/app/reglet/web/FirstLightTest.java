@@ -84,7 +84,7 @@ public class FirstLightTest {
     Download download = desk.page.waitForDownload(() -> desk.page.locator("#download").click());
     assertThat(download.suggestedFilename())
         .matches(
-            "a-lantern-for-low-water_wrap_gannet-and-gauge_6x9in_(100|320)pp_r\\d+_no\\d+\\.pdf");
+            "a-lantern-for-low-water_perfect-bound_wrap_gannet-and-gauge_6x9in_(100|320)pp_r\\d+_no\\d+-\\d+\\.pdf");
     Path to = Scratch.directory("press").resolve(download.suggestedFilename());
     download.saveAs(to);
     return to;

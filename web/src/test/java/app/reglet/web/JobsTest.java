@@ -72,7 +72,7 @@ public class JobsTest {
     desk.page.locator("#otherwise summary").click();
     desk.page.locator("#standard").selectOption("x4");
     assertThat(desk.page.locator("#plan")).containsText("PDF/X-4; in inks");
-    assertThat(desk.page.locator("#plan .file-name")).containsText("_no2.pdf");
+    assertThat(desk.page.locator("#plan .file-name")).containsText(desk.id() + "-2.pdf");
     desk.page.locator("input[value=crop]").check();
     desk.page.locator("input[value=slug]").check();
     desk.page.locator("#make").click();

@@ -41,7 +41,8 @@ public class PartsTest {
     Desk desk = Desk.atBench("For the shops", "A blurb.").layout("Ledger");
     desk.page.navigate("/editions/" + desk.id() + "/dispatch");
     Download front = make(desk, "front", "jpeg", "600 px", "rgb");
-    assertThat(front.suggestedFilename()).matches("for-the-shops_front_.*_600px_r\\d+\\.jpg");
+    assertThat(front.suggestedFilename())
+        .matches("for-the-shops_perfect-bound_front_.*_edition-\\d+_600px_r\\d+\\.jpg");
     BufferedImage image = ImageIO.read(front.path().toFile());
     // a front of 6 × 9 in
     assertThat(image.getWidth()).isEqualTo(600);

@@ -112,21 +112,26 @@ public class TitlesTest {
   }
 
   private String name(String id) throws IOException {
-    return web.post("/editions/" + id + "/dispatch", Map.of()).find("([a-z]+_wrap[^<>\"]+\\.pdf)");
+    return web.post("/editions/" + id + "/dispatch", Map.of())
+        .find("([a-z]+_[a-z-]+_wrap[^<>\"]+\\.pdf)");
   }
 
   @Test
   public void twoDifferentPressFilesNeverShareANameAndTheSameOneKeepsIts() throws IOException {
     String id = made("Numbered");
     String first = name(id);
-    assertThat(first).isEqualTo("numbered_wrap_gannet-and-gauge_6x9in_320pp_r0_no1.pdf");
+    assertThat(first)
+        .isEqualTo(
+            "numbered_perfect-bound_wrap_gannet-and-gauge_6x9in_320pp_r0_no" + id + "-1.pdf");
     assertThat(name(id)).as("nothing changed").isEqualTo(first);
     docket(id, "Numbered", "322");
     String corrected = name(id);
     docket(id, "Numbered", "320");
     String again = name(id);
     assertThat(List.of(first, corrected, again)).doesNotHaveDuplicates();
-    assertThat(corrected).contains("_322pp_").endsWith("_no2.pdf");
-    assertThat(again).endsWith("_no3.pdf");
+    String twin = made("Numbered");
+    assertThat(name(twin)).as("alike in all but the edition").isNotIn(first, corrected, again);
+    assertThat(corrected).contains("_322pp_").endsWith("-2.pdf");
+    assertThat(again).endsWith("-3.pdf");
   }
 }

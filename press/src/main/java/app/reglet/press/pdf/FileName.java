@@ -8,6 +8,8 @@ import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What files of a cover are called. Letters and digits of any script stay. */
 public final class FileName {
@@ -20,12 +22,20 @@ public final class FileName {
    *
    * @param kind what it is, {@code wrap}
    * @param revision of the cover
+   * @param edition its number, which no other edition ever has
    * @param number of what was made of the edition: two that differ never share one
    * @param made the day it is of, in UTC
    * @param ending {@code pdf}
    */
   public static String of(
-      Book book, Wrap wrap, String kind, int revision, int number, Instant made, String ending) {
+      Book book,
+      Wrap wrap,
+      String kind,
+      int revision,
+      long edition,
+      int number,
+      Instant made,
+      String ending) {
     Map<String, String> known = new HashMap<>();
     known.put("kind", kind);
     known.put("title", title(book));
@@ -37,14 +47,26 @@ public final class FileName {
     known.put("pages", pages(wrap));
     known.put("date", DateTimeFormatter.ISO_LOCAL_DATE.format(made.atOffset(ZoneOffset.UTC)));
     known.put("version", String.valueOf(revision));
-    known.put("number", String.valueOf(number));
+    known.put("number", edition + "-" + number);
     return wrap.house().files().press().names().name(known) + "." + ending;
   }
 
-  /** A name for any file of a cover, without revision and ending: title, kind, trim, pages. */
-  public static String stem(Book book, Wrap wrap, String kind) {
-    String pages = pages(wrap);
-    return title(book) + "_" + kind + "_" + trim(wrap) + (pages.isEmpty() ? "" : "_" + pages);
+  /**
+   * A name for any file of a cover, without revision and ending: title, binding, kind, trim, pages
+   * and edition.
+   *
+   * @param edition its number, which no other edition ever has
+   */
+  public static String stem(Book book, Wrap wrap, String kind, long edition) {
+    return Stream.of(
+            title(book),
+            wrap.spec().binding().id(),
+            kind,
+            trim(wrap),
+            pages(wrap),
+            "edition-" + edition)
+        .filter(s -> !s.isEmpty())
+        .collect(Collectors.joining("_"));
   }
 
   private static String title(Book book) {

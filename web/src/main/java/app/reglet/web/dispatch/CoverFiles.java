@@ -15,7 +15,6 @@ import app.reglet.web.store.DataDirectory;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
-import app.reglet.web.titles.Fronts;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -53,7 +52,7 @@ public class CoverFiles implements JobMaker {
 
   /** What a file would be called that is made now. */
   String nextName(Cover cover, Wrap page, PressOptions options) {
-    return name(cover, page, numbers.next(cover.edition(), options));
+    return name(cover, page, numbers.next(cover.edition(), state(cover, options)));
   }
 
   private String name(Cover cover, Wrap page, int number) {
@@ -61,8 +60,9 @@ public class CoverFiles implements JobMaker {
     return FileName.of(
         cover.book(),
         page,
-        pixels ? "ebook" : page.page().id(),
+        pixels ? "cover" : page.page().id(),
         cover.edition().getRevision(),
+        cover.edition().getId(),
         number,
         revisions.made(cover.edition()),
         pixels ? format(cover).ending() : "pdf");
@@ -80,20 +80,18 @@ public class CoverFiles implements JobMaker {
   /** An order of a page's file. */
   Order order(Cover cover, Wrap page, PressOptions options) {
     EditionEntity e = cover.edition();
+    String state = state(cover, options);
     return Order.of(
         e.getId(),
         kind(),
         page.page().id() + ";" + options.text(),
-        name(cover, page, numbers.take(e, options)),
-        state(cover, options));
+        name(cover, page, numbers.take(e, state)),
+        state);
   }
 
   private String state(Cover cover, PressOptions options) {
-    return Fronts.key(cover.edition())
-        + "."
-        + cover.edition().getHouseId()
-        + "."
-        + (cover.edition().getBinding().isInPixels() ? "" : pressing.state(cover, options));
+    boolean pixels = cover.edition().getBinding().isInPixels();
+    return FileState.of(cover, options.text(), pixels ? "" : pressing.state(cover, options)).sum();
   }
 
   /** Whether a file is of a cover as it is now. */
@@ -164,7 +162,9 @@ public class CoverFiles implements JobMaker {
     PressOptions options = PressOptions.of(standard, "house", "", List.of());
     List<Path> made = new ArrayList<>();
     for (Wrap page : options.pages(cover.sheet())) {
-      Path to = directory.resolve(name(cover, page, numbers.take(cover.edition(), options)));
+      Path to =
+          directory.resolve(
+              name(cover, page, numbers.take(cover.edition(), state(cover, options))));
       if (cover.edition().getBinding().isInPixels()) {
         try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(to), 1 << 16)) {
           ebook(cover, out);

@@ -1,14 +1,13 @@
 package app.reglet.web.dispatch;
 
 import app.reglet.web.titles.EditionEntity;
-import app.reglet.web.titles.Fronts;
 import java.time.Clock;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 
 /**
- * Numbers what is made of an edition. The same facts and the same cover have the same number; a
- * change of either has the next.
+ * Numbers what is made of an edition. What is made of the same has the same number; a change of the
+ * cover, its facts, the way it is made or of Reglet has the next.
  */
 @Service
 class FileNumbers {
@@ -20,33 +19,33 @@ class FileNumbers {
     this.clock = clock;
   }
 
-  /** The facts, the cover, and how the file is made where that is not the house's usual way. */
-  private static String state(EditionEntity e, PressOptions options) {
-    return Fronts.key(e)
-        + "."
-        + e.getHouseId()
-        + (options.equals(PressOptions.HOUSE) ? "" : " " + options.text());
-  }
-
-  /** The number that a file made now has, or would have. */
-  int next(EditionEntity e, PressOptions options) {
+  /**
+   * The number that a file made now has, or would have.
+   *
+   * @param state the sum of all that the file is made of
+   */
+  int next(EditionEntity e, String state) {
     return files
-        .findByEditionIdAndState(e.getId(), state(e, options))
+        .findByEditionIdAndState(e.getId(), state)
         .map(MadeFile::getNumber)
         .orElseGet(() -> files.newest(e.getId()).orElse(0) + 1);
   }
 
-  /** The number of a file that is made now, kept. */
-  int take(EditionEntity e, PressOptions options) {
+  /**
+   * The number of a file that is made now, kept.
+   *
+   * @param state the sum of all that the file is made of
+   */
+  int take(EditionEntity e, String state) {
     for (int tries = 0; ; tries++) {
-      var known = files.findByEditionIdAndState(e.getId(), state(e, options));
+      var known = files.findByEditionIdAndState(e.getId(), state);
       if (known.isPresent()) {
         return known.get().getNumber();
       }
       try {
         int number = files.newest(e.getId()).orElse(0) + 1;
         return files
-            .saveAndFlush(new MadeFile(e.getId(), number, state(e, options), clock.instant()))
+            .saveAndFlush(new MadeFile(e.getId(), number, state, clock.instant()))
             .getNumber();
       } catch (DataIntegrityViolationException taken) {
         if (tries > 20) {

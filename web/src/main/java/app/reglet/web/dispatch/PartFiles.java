@@ -21,7 +21,6 @@ import app.reglet.web.store.DataDirectory;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
-import app.reglet.web.titles.Fronts;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Locale;
@@ -107,7 +106,7 @@ class PartFiles implements JobMaker {
       profile = conditions.byId(wanted.colours()).profile().sha();
     }
     String name =
-        FileName.stem(cover.book(), cover.sheet(), picture.name())
+        FileName.stem(cover.book(), cover.sheet(), picture.name(), cover.edition().getId())
             + (wanted.isPdf() ? "" : "_" + picture.width() + "px")
             + (wanted.isInks() ? "_" + wanted.colours() : "")
             + "_r"
@@ -119,7 +118,7 @@ class PartFiles implements JobMaker {
         kind(),
         wanted.text(),
         name,
-        Fronts.key(cover.edition()) + " " + profile);
+        FileState.of(cover, "", profile).sum());
   }
 
   @Override

@@ -24,7 +24,8 @@ public record Order(Long editionId, String kind, String wanted, String name, Str
     return new Order(editionId, kind, wanted, name, sum(kind + "\n" + wanted + "\n" + made));
   }
 
-  private static String sum(String text) {
+  /** The SHA-256 of a text, in hexadecimal digits. */
+  public static String sum(String text) {
     try {
       return HexFormat.of()
           .formatHex(

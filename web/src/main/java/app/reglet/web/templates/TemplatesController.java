@@ -114,6 +114,10 @@ public class TemplatesController {
         String.format(Locale.ROOT, "%.2f MB", png.length / 1e6));
   }
 
+  private static String named(Cover cover, String kind) {
+    return FileName.stem(cover.book(), cover.sheet(), kind, cover.edition().getId());
+  }
+
   private static int ppi(String typed) {
     if (!typed.strip().matches("\\d{1,5}")) {
       throw new Refusal(
@@ -135,19 +139,19 @@ public class TemplatesController {
     Cover cover = covers.of(id, viewer);
     Wrap w = cover.sheet();
     Unit unit = cover.unit();
-    String stem = FileName.stem(cover.book(), w, "template");
+    String stem = named(cover, "template");
     return switch (file) {
       case "pdf" ->
           Downloads.file(stem + ".pdf", MediaType.APPLICATION_PDF, TemplatePdf.make(w, unit, face));
       case "inside" ->
           Downloads.file(
-              FileName.stem(cover.book(), w, "template-inside-pages") + ".pdf",
+              named(cover, "template-inside-pages") + ".pdf",
               MediaType.APPLICATION_PDF,
               TemplatePdf.inside(w, unit, face));
       case "inside-svg" -> {
         BlockPage p = leafOf(w, page);
         yield Downloads.file(
-            FileName.stem(cover.book(), w, "template-" + p.id()) + ".svg",
+            named(cover, "template-" + p.id()) + ".svg",
             SVG,
             Template.svg(p, unit).getBytes(StandardCharsets.UTF_8));
       }
@@ -155,14 +159,14 @@ public class TemplatesController {
         BlockPage p = leafOf(w, page);
         int count = ppi(ppi);
         yield Downloads.file(
-            FileName.stem(cover.book(), w, "template-" + p.id()) + "_" + count + "ppi.png",
+            named(cover, "template-" + p.id()) + "_" + count + "ppi.png",
             MediaType.IMAGE_PNG,
             Template.png(p, unit, count, face));
       }
       case "svg" -> {
         Wrap p = pageOf(w, page);
         yield Downloads.file(
-            FileName.stem(cover.book(), w, "template-" + p.page().id()) + ".svg",
+            named(cover, "template-" + p.page().id()) + ".svg",
             SVG,
             Template.svg(p, unit).getBytes(StandardCharsets.UTF_8));
       }
@@ -170,7 +174,7 @@ public class TemplatesController {
         Wrap p = pageOf(w, page);
         int count = ppi(ppi);
         yield Downloads.file(
-            FileName.stem(cover.book(), w, "template-" + p.page().id()) + "_" + count + "ppi.png",
+            named(cover, "template-" + p.page().id()) + "_" + count + "ppi.png",
             MediaType.IMAGE_PNG,
             Template.png(p, unit, count, face));
       }
@@ -181,22 +185,22 @@ public class TemplatesController {
               TemplateSet.zip(TemplateSet.files(w, unit, ppi(ppi), face, stem)));
       case "json" ->
           Downloads.file(
-              FileName.stem(cover.book(), w, "measures") + ".json",
+              named(cover, "measures") + ".json",
               MediaType.APPLICATION_JSON,
               WrapDocument.write(w).getBytes(StandardCharsets.UTF_8));
       case "csv" ->
           Downloads.file(
-              FileName.stem(cover.book(), w, "measures") + ".csv",
+              named(cover, "measures") + ".csv",
               CSV,
               WrapTable.csv(w).getBytes(StandardCharsets.UTF_8));
       case "txt" ->
           Downloads.file(
-              FileName.stem(cover.book(), w, "measures") + ".txt",
+              named(cover, "measures") + ".txt",
               TEXT,
               WrapText.write(w, unit).getBytes(StandardCharsets.UTF_8));
       case "docket" ->
           Downloads.file(
-              FileName.stem(cover.book(), w, "docket") + ".pdf",
+              named(cover, "docket") + ".pdf",
               MediaType.APPLICATION_PDF,
               DocketPdf.make(
                   cover.book(),

@@ -23,9 +23,9 @@ public record FileNamePattern(String text) {
   private static final int MOST = 120;
   private static final int MOST_NAME = 160;
 
-  /** Title, kind, house, trim, pages, version, number. */
+  /** Title, binding, kind, house, trim, pages, version, number. */
   public static final FileNamePattern USUAL =
-      new FileNamePattern("{title}_{kind}_{house}_{trim}_{pages}_r{version}_no{number}");
+      new FileNamePattern("{title}_{binding}_{kind}_{house}_{trim}_{pages}_r{version}_no{number}");
 
   public FileNamePattern {
     if (text.isBlank() || text.length() > MOST) {
@@ -54,7 +54,8 @@ public record FileNamePattern(String text) {
 
   /**
    * A name, without its ending. What is empty leaves no doubled separator behind. A pattern without
-   * number gets it at its end: two files that differ never have one name.
+   * number gets it at its end: the number is the edition's and the file's own, so that two files
+   * that differ never have one name, whichever editions they are of.
    *
    * @param known what each of {@link #WORDS} is, as files are named; empty where it is not known
    */
