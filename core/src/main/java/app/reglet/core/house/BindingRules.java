@@ -5,6 +5,7 @@ import app.reglet.core.book.Binding;
 import app.reglet.core.book.Specification;
 import app.reglet.core.measure.Length;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -59,7 +60,7 @@ public record BindingRules(
     throw new Refusal(
         "stock",
         "The house gives no spine rule for "
-            + binding.title().toLowerCase()
+            + binding.title().toLowerCase(Locale.ROOT)
             + " on this paper and ink: choose another paper.");
   }
 

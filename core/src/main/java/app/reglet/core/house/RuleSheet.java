@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import app.reglet.core.measure.Unit;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -53,13 +54,13 @@ public record RuleSheet(
       String offered =
           bindings.keySet().stream()
               .sorted()
-              .map(b -> b.title().toLowerCase())
+              .map(b -> b.title().toLowerCase(Locale.ROOT))
               .collect(Collectors.joining(", "));
       throw new Refusal(
           "binding",
           name
               + " does not offer "
-              + binding.title().toLowerCase()
+              + binding.title().toLowerCase(Locale.ROOT)
               + ". It offers: "
               + offered
               + ".");

@@ -5,6 +5,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What changed between two measurings of a cover, in sentences a person would say. */
@@ -48,7 +49,7 @@ public final class WrapChange {
           String way = by.isPositive() ? " moved right" : " moved left";
           boolean same = by.abs().equals(spine.abs());
           said.add(
-              kind.title().toLowerCase()
+              kind.title().toLowerCase(Locale.ROOT)
                   + way
                   + (same ? " by the same" : " by " + by.abs().brief(unit)));
         }

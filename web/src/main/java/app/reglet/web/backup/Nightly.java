@@ -40,11 +40,12 @@ class Nightly implements DisposableBean {
     }
   }
 
-  private void run() {
+  /** Makes one when there is none of the day; whatever fails is tried again in an hour. */
+  void run() {
     try {
       backups.nightly();
-    } catch (Exception e) {
-      LOG.error("the nightly backup could not be made: {}", e.getMessage());
+    } catch (Throwable e) { // what is thrown out of here would end the clockwork, unseen
+      LOG.error("the nightly backup could not be made: {}", String.valueOf(e.getMessage()), e);
     }
   }
 

@@ -4,11 +4,13 @@ import app.reglet.core.Choices;
 import app.reglet.core.book.Asset;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.GenrePalette;
+import app.reglet.core.design.document.DesignDocument;
 import app.reglet.core.edit.EditReader;
 import app.reglet.core.layout.Dress;
 import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.layout.TypePair;
 import app.reglet.web.shell.Viewer;
+import app.reglet.web.store.Sum;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.SmallSheets;
@@ -110,7 +112,7 @@ class StartsController {
       Viewer viewer) {
     Cover cover = covers.of(id, viewer);
     Design worn = looks.worn(cover, look, picture).design();
-    return picture(sheets.of(cover, "look " + worn.hashCode(), () -> worn));
+    return picture(sheets.of(cover, "look " + Sum.of(DesignDocument.write(worn)), () -> worn));
   }
 
   private static ResponseEntity<byte[]> picture(byte[] jpeg) {

@@ -2,7 +2,9 @@ package app.reglet.web.carry;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.carry.Offer;
+import app.reglet.core.design.document.DesignDocument;
 import app.reglet.web.shell.Viewer;
+import app.reglet.web.store.Sum;
 import app.reglet.web.titles.BrokenCover;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
@@ -54,7 +56,10 @@ public class KinController {
         .cacheControl(CacheControl.noStore())
         .body(
             fronts.sheet(
-                taken, Fronts.key(cover.edition()) + " with " + taken.design().hashCode()));
+                taken,
+                Fronts.key(cover.edition())
+                    + " with "
+                    + Sum.of(DesignDocument.write(taken.design()))));
   }
 
   /** Takes what the origin changed, or has it never offered again. */

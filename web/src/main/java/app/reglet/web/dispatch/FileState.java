@@ -1,7 +1,7 @@
 package app.reglet.web.dispatch;
 
-import app.reglet.web.jobs.Order;
 import app.reglet.web.shell.Version;
+import app.reglet.web.store.Sum;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Fronts;
 import java.util.List;
@@ -32,6 +32,6 @@ record FileState(
 
   /** Its SHA-256. */
   String sum() {
-    return Order.sum(toString());
+    return Sum.of(toString());
   }
 }

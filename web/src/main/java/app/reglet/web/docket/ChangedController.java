@@ -3,6 +3,7 @@ package app.reglet.web.docket;
 import app.reglet.core.Refusal;
 import app.reglet.web.carry.ReportView;
 import app.reglet.web.shell.Viewer;
+import app.reglet.web.store.Sum;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.Fronts;
@@ -72,7 +73,10 @@ public class ChangedController {
         .cacheControl(CacheControl.noStore())
         .body(
             fronts.sheet(
-                was, Fronts.key(cover.edition()) + " from " + was.edition().columns().hashCode()));
+                was,
+                Fronts.key(cover.edition())
+                    + " from "
+                    + Sum.of(was.edition().columns().toString())));
   }
 
   /** The title's other editions that could be changed too, for the docket. */

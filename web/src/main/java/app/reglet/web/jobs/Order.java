@@ -1,9 +1,6 @@
 package app.reglet.web.jobs;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import app.reglet.web.store.Sum;
 
 /**
  * A file that is wanted.
@@ -21,17 +18,6 @@ public record Order(Long editionId, String kind, String wanted, String name, Str
    * @param made all that the file depends on
    */
   public static Order of(Long editionId, String kind, String wanted, String name, String made) {
-    return new Order(editionId, kind, wanted, name, sum(kind + "\n" + wanted + "\n" + made));
-  }
-
-  /** The SHA-256 of a text, in hexadecimal digits. */
-  public static String sum(String text) {
-    try {
-      return HexFormat.of()
-          .formatHex(
-              MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e); // every Java has it
-    }
+    return new Order(editionId, kind, wanted, name, Sum.of(kind + "\n" + wanted + "\n" + made));
   }
 }

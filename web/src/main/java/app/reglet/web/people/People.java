@@ -2,6 +2,7 @@ package app.reglet.web.people;
 
 import app.reglet.core.Refusal;
 import app.reglet.web.shell.Gone;
+import app.reglet.web.store.Remembered;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.text.Normalizer;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
@@ -47,7 +49,8 @@ public class People {
   private final PasswordEncoder passwords;
   private final String nobodys;
   private final SecureRandom random = new SecureRandom();
-  private volatile Map<Long, Known> known;
+  private final Remembered<Map<Long, Known>> known;
+  private final ReentrantLock whoThereIs = new ReentrantLock();
 
   /**
    * With the rows of a database.
@@ -65,6 +68,7 @@ public class People {
     this.rows = rows;
     this.clock = clock;
     this.reachedFromBeyond = Access.isBeyond(address);
+    this.known = new Remembered<>(this::read);
   }
 
   /** What is checked for a name that nobody has: it costs what a kept password costs. */
@@ -78,17 +82,15 @@ public class People {
   /** A person and the password that was made for them, told once. */
   public record Made(PersonEntity person, String password) {}
 
+  private Map<Long, Known> read() {
+    return rows.findAll().stream()
+        .collect(
+            Collectors.toUnmodifiableMap(
+                PersonEntity::getId, p -> new Known(p.getName(), p.getRole(), p.getEpoch())));
+  }
+
   private Map<Long, Known> known() {
-    Map<Long, Known> now = known;
-    if (now == null) {
-      now =
-          rows.findAll().stream()
-              .collect(
-                  Collectors.toUnmodifiableMap(
-                      PersonEntity::getId, p -> new Known(p.getName(), p.getRole(), p.getEpoch())));
-      known = now;
-    }
-    return now;
+    return known.get();
   }
 
   /** Whether anybody is set up, so that everybody has to sign in. */
@@ -201,9 +203,10 @@ public class People {
   /** Gives a person another role. */
   @Transactional
   public PersonEntity setRole(Long id, Role role) {
+    List<PersonEntity> all = everybodyAlone();
     PersonEntity person = get(id);
     if (role != Role.OWNER) {
-      expectAnotherOwner(person);
+      expectAnotherOwner(person, all);
     }
     person.setRole(role);
     rows.saveAndFlush(person);
@@ -214,9 +217,10 @@ public class People {
   /** Takes a person off; what they made keeps their name. */
   @Transactional
   public void remove(Long id) {
+    List<PersonEntity> all = everybodyAlone();
     PersonEntity person = get(id);
-    if (rows.count() > 1) {
-      expectAnotherOwner(person);
+    if (all.size() > 1) {
+      expectAnotherOwner(person, all);
     } else if (reachedFromBeyond) {
       throw new Refusal(
           "Others can reach this Reglet, so somebody must be set up: add another owner before you take off “"
@@ -228,10 +232,25 @@ public class People {
     changed();
   }
 
-  private void expectAnotherOwner(PersonEntity person) {
+  /**
+   * Everybody, for a change that depends on who else there is: two such changes wait for each other
+   * until the first is there for good. One process alone has the data, so that this lock is enough.
+   */
+  private List<PersonEntity> everybodyAlone() {
+    whoThereIs.lock();
+    TransactionSynchronizationManager.registerSynchronization(
+        new TransactionSynchronization() {
+          @Override
+          public void afterCompletion(int status) {
+            whoThereIs.unlock();
+          }
+        });
+    return rows.findAll();
+  }
+
+  private static void expectAnotherOwner(PersonEntity person, List<PersonEntity> all) {
     boolean another =
-        rows.findAll().stream()
-            .anyMatch(p -> p.getRole() == Role.OWNER && !p.getId().equals(person.getId()));
+        all.stream().anyMatch(p -> p.getRole() == Role.OWNER && !p.getId().equals(person.getId()));
     if (!another) {
       throw new Refusal(
           "“"
@@ -301,7 +320,7 @@ public class People {
         new TransactionSynchronization() {
           @Override
           public void afterCompletion(int status) {
-            known = null;
+            known.changed();
           }
         });
   }

@@ -9,13 +9,13 @@ import app.reglet.press.colour.PressInks;
 import app.reglet.press.colour.PressProfile;
 import app.reglet.web.houses.Houses;
 import app.reglet.web.reading.ReadingRoom;
+import app.reglet.web.store.Remembered;
 import app.reglet.web.store.Room;
 import app.reglet.web.titles.Latest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -40,7 +40,7 @@ public class Conditions {
   private final Latest<PressInks> inks = new Latest<>(INKS_KEPT);
 
   /** Those of people, read once. */
-  private volatile List<Condition> own;
+  private final Remembered<List<Condition>> own;
 
   Conditions(ProfileRows rows, ReadingRoom reading, Houses houses, Room room, Clock clock) {
     this.rows = rows;
@@ -48,6 +48,7 @@ public class Conditions {
     this.houses = houses;
     this.room = room;
     this.clock = clock;
+    this.own = new Remembered<>(this::read);
   }
 
   /** Those that ship. */
@@ -57,16 +58,13 @@ public class Conditions {
 
   /** Those that people brought. */
   public List<Condition> own() {
-    List<Condition> now = own;
-    if (now == null) {
-      List<Condition> read = new ArrayList<>();
-      for (ProfileEntity e : rows.findAll()) {
-        read.add(new Condition(e.getId(), e.getTitle(), "", PressProfile.of(e.getIcc())));
-      }
-      now = List.copyOf(read);
-      own = now;
-    }
-    return now;
+    return own.get();
+  }
+
+  private List<Condition> read() {
+    return rows.findAll().stream()
+        .map(e -> new Condition(e.getId(), e.getTitle(), "", PressProfile.of(e.getIcc())))
+        .toList();
   }
 
   /** All of them. */
@@ -137,7 +135,7 @@ public class Conditions {
     room.need(icc.length);
     PressProfile profile = PressProfile.of(icc);
     rows.saveAndFlush(new ProfileEntity(id, name, profile.sha(), icc, clock.instant()));
-    own = null;
+    own.changed();
     return byId(id);
   }
 
@@ -164,6 +162,6 @@ public class Conditions {
               + " names this printing condition: have it name another first.");
     }
     rows.findById(id).ifPresent(rows::delete);
-    own = null;
+    own.changed();
   }
 }

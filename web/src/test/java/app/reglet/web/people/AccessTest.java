@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.reglet.core.Refusal;
 import app.reglet.testing.Extent;
+import app.reglet.testing.Patience;
 import app.reglet.testing.Scratch;
 import app.reglet.web.Own;
 import app.reglet.web.Reglet;
@@ -26,12 +27,16 @@ import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
 import javax.sql.DataSource;
 import org.springframework.security.crypto.bcrypt.BCrypt;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
@@ -456,6 +461,44 @@ public class AccessTest {
       // bcrypt goes to work on it, and nothing comes of it
       assertThat(BCrypt.hashpw(OWNER, nobodys)).startsWith(nobodys.substring(0, 29));
       assertThat(BCrypt.checkpw(OWNER, nobodys)).isFalse();
+    }
+  }
+
+  /** The second of two who take each other off at once waits for the first, and is refused. */
+  @Test
+  public void twoOwnersTakenOffAtOnceLeaveOne() throws Exception {
+    try (Own own = new Own(Scratch.directory("owners"))) {
+      People people = own.bean(People.class);
+      people.add("Maren", Role.OWNER, OWNER);
+      people.add("Ines", Role.OWNER, OWNER);
+      people.add("Tove", Role.READER, READER); // else the last one may go too
+      Long maren = people.named("Maren").getId();
+      Long ines = people.named("Ines").getId();
+      AtomicReference<Throwable> refused = new AtomicReference<>();
+      Thread second =
+          new Thread(
+              () -> {
+                try {
+                  people.remove(ines);
+                } catch (RuntimeException e) {
+                  refused.set(e);
+                }
+              });
+      new TransactionTemplate(own.bean(PlatformTransactionManager.class))
+          .executeWithoutResult(
+              t -> {
+                people.remove(maren);
+                second.start();
+                Patience.until(
+                    "the second is done, or waits for the first",
+                    () ->
+                        !second.isAlive()
+                            || Arrays.stream(second.getStackTrace())
+                                .anyMatch(f -> f.getMethodName().equals("everybodyAlone")));
+              });
+      second.join();
+      assertThat(people.all()).extracting(PersonEntity::getName).containsExactly("Ines", "Tove");
+      assertThat(refused.get()).hasMessageContaining("“Ines” is the only owner");
     }
   }
 
