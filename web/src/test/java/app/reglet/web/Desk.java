@@ -129,14 +129,23 @@ final class Desk {
     return put(field, text, input -> page.keyboard().insertText(text));
   }
 
+  /** Goes on typing at the end of a field. */
+  Desk typeOn(String field, String text) {
+    Locator input = page.locator("#" + field);
+    return save(
+        field,
+        input.inputValue() + text,
+        () -> {
+          input.press("End");
+          input.pressSequentially(text);
+        });
+  }
+
   private Desk put(String field, String text, Consumer<Locator> how) {
     Locator input = page.locator("#" + field);
-    awaited(
-        r ->
-            r.url().endsWith("/docket")
-                && r.request().method().equals("POST")
-                && r.request().postData() != null
-                && typed(r.request().postData(), field, text),
+    return save(
+        field,
+        text,
         () -> {
           input.click();
           input.press("Control+a");
@@ -146,6 +155,16 @@ final class Desk {
             how.accept(input);
           }
         });
+  }
+
+  private Desk save(String field, String text, Runnable typing) {
+    awaited(
+        r ->
+            r.url().endsWith("/docket")
+                && r.request().method().equals("POST")
+                && r.request().postData() != null
+                && typed(r.request().postData(), field, text),
+        typing);
     // the answer is on the page when the saved line says so
     assertThat(page.locator("#saved")).containsText("Saved");
     Live.settled(page);

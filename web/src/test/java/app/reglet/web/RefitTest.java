@@ -55,6 +55,21 @@ public class RefitTest {
     assertThat(art(desk)).isEqualTo(before);
   }
 
+  /** Slow typing is saved letter by letter, and the last letters change nothing any more. */
+  @Test
+  public void whatTypingChangedIsToldOfAllThatWasTypedInOneGo() {
+    Desk desk = composed("Typed slowly");
+    docket(desk);
+    desk.type("trim", "5 x 8");
+    String told = desk.page.locator("#changes").innerText();
+    assertThat(desk.page.locator("#changes")).containsText("in wide");
+    for (String letter : List.of(" ", "i", "n")) {
+      desk.typeOn("trim", letter);
+    }
+    assertThat(desk.page.locator("#trim")).hasValue("5 x 8 in");
+    assertThat(desk.page.locator("#changes")).hasText(told);
+  }
+
   @Test
   public void whatIsUndoneOnTheDocketIsUndoneOnTheCover() {
     Desk desk = composed("Undone together");
@@ -152,5 +167,52 @@ public class RefitTest {
       assertThat(desk.page.locator("#facts-undo"))
           .hasAttribute("title", "Undo: page count: " + count + " → " + (count + 40));
     }
+  }
+
+  /** The paper is changed next, and the offer stands: on this docket and on the others' pages. */
+  @Test
+  public void whatACountBecameStandsUntilItIsTakenOrLeft() {
+    Desk desk = composed("Told for long");
+    String origin = desk.id();
+    String taking = carried(desk, "Case laminate, Dunlin Casebinders");
+    String leaving = carried(desk, "Dust jacket, Dunlin Casebinders");
+    int count = Integer.parseInt(desk.page.locator("#pages").inputValue());
+    String change = count + " → " + (count + 40) + " pages";
+    desk.type("pages", String.valueOf(count + 40));
+    assertThat(desk.page.locator("#others li")).hasCount(2);
+    desk.choose("stock", "cream");
+    desk.page.reload();
+    assertThat(desk.page.locator("#others li")).hasCount(2);
+    assertThat(desk.page.locator("#others li").first()).containsText(change);
+
+    // it is told where the covers leave from, and beside what they were carried from
+    for (String page : List.of("dispatch", "carried")) {
+      desk.page.navigate("/editions/" + taking + "/" + page);
+      assertThat(desk.page.locator("#apart-said"))
+          .containsText("was changed and this edition was not: here it would be " + change);
+      desk.page.navigate("/editions/" + origin + "/" + page);
+      assertThat(desk.page.locator("#apart-said b")).hasCount(2);
+    }
+    // taken on its own docket
+    desk.page.navigate("/editions/" + taking + "/docket");
+    assertThat(desk.page.locator("#apart")).containsText("here it would be " + change);
+    assertThat(Live.violations(desk.page)).isEmpty();
+    desk.page.locator("#apart button[name=from]").click();
+    assertThat(desk.page.locator("#pages")).hasValue(String.valueOf(count + 40));
+    Live.settled(desk.page);
+    assertThat(desk.page.locator("#apart")).hasCount(0);
+    // left on the other's: nobody asks again, also not after a reload
+    desk.page.navigate("/editions/" + leaving + "/docket");
+    desk.page.locator("#keep-own").click();
+    Live.settled(desk.page);
+    assertThat(desk.page.locator("#apart")).hasCount(0);
+    assertThat(desk.page.locator("#pages")).hasValue(String.valueOf(count));
+    desk.page.navigate("/editions/" + origin + "/docket");
+    Live.settled(desk.page);
+    assertThat(desk.page.locator("#others li")).hasCount(0);
+    // what becomes another after that is offered again
+    desk.type("pages", String.valueOf(count + 60));
+    assertThat(desk.page.locator("#others li").first())
+        .containsText((count + 40) + " → " + (count + 60) + " pages");
   }
 }

@@ -41,6 +41,14 @@ public final class Rewriting implements Content.Visitor<Content> {
         : sized.withContent(piece.content().accept(r));
   }
 
+  /** What a piece in a group shows where the group has another size; motifs go with it too. */
+  public static Piece inGroup(Piece piece, UnaryOperator<Length> rule) {
+    Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
+    return piece
+        .withAppearance(r.appearance(piece.appearance()))
+        .withContent(piece.content().accept(r));
+  }
+
   private List<Piece> pieces(List<Piece> pieces) {
     return pieces.stream()
         .map(

@@ -37,8 +37,14 @@ public record Scope(Regions regions, Size natural, Box actual, Turns turns) {
     return new Scope(Regions.ofGroup(size), size, box, turns.then(group.placement()));
   }
 
-  /** By how much type is larger here than it was set. */
-  public double typeScale() {
+  /** A piece as it is shown here: type, strokes, radii and effects go with the group's size. */
+  public Piece sized(Piece piece) {
+    double scale = scale();
+    return scale == 1 ? piece : Rewriting.inGroup(piece, l -> Length.nearMm(l.toMm() * scale));
+  }
+
+  /** By how much all is larger here than it was made; by the lesser of the ratios of the sides. */
+  public double scale() {
     return natural == null
         ? 1
         : Math.min(

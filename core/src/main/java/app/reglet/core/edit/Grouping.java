@@ -11,7 +11,6 @@ import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Scope;
 import app.reglet.core.design.Span;
 import app.reglet.core.design.Turns;
-import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Region;
@@ -172,12 +171,6 @@ final class Grouping {
     double angle = of.angle() + (mirrored ? -1 : 1) * member.placement().angle();
     Region region = group.anchors().across().region();
     Anchors anchors = Anchors.hung(region, Span.Hold.START, Span.Hold.START, there, lines);
-    return scaled(member, in.typeScale()).withPlacement(new Placement(anchors, angle, flip));
-  }
-
-  private static Piece scaled(Piece member, double scale) {
-    return scale != 1 && member.content() instanceof Words w
-        ? member.withContent(w.withSize(Length.nearMm(w.type().size().toMm() * scale)))
-        : member;
+    return in.sized(member).withPlacement(new Placement(anchors, angle, flip));
   }
 }

@@ -234,7 +234,7 @@ public class EditingTest {
     Box was = box(LEDGER, "title");
     assertThat(title.width().toMm()).isCloseTo(was.width().toMm() / 2, within());
     assertThat(title.height().toMm()).isCloseTo(was.height().toMm() / 2, within());
-    assertThat(scope.typeScale()).isCloseTo(0.5, within());
+    assertThat(scope.scale()).isCloseTo(0.5, within());
   }
 
   @Test

@@ -187,7 +187,8 @@ final class Lay {
   }
 
   private Optional<Mark.Group> piece(
-      Piece piece, Scope scope, Box box, AffineTransform toSheet, String group) {
+      Piece made, Scope scope, Box box, AffineTransform toSheet, String group) {
+    Piece piece = scope.sized(made);
     AffineTransform turn = Effecting.turn(piece.placement(), Rect.of(box));
     AffineTransform there = new AffineTransform(toSheet);
     there.concatenate(turn);

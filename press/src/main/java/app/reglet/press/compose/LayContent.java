@@ -50,7 +50,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   @Override
   public List<Mark> words(Words words) {
-    return new LayWords(lay, piece, scope, box, toSheet).marks(words);
+    return new LayWords(lay, piece, box, toSheet).marks(words);
   }
 
   @Override
@@ -236,7 +236,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   @Override
   public List<Mark> group(Content.Group group) {
     List<Mark> marks = new ArrayList<>();
-    Content.Group placed = PartsInLine.of(group, box, lay, scope.typeScale());
+    Content.Group placed = PartsInLine.of(group, box, lay, scope.scale());
     marks.addAll(
         lay.pieces(placed.pieces(), scope.inside(piece, placed, box), toSheet, piece.id()));
     return marks;

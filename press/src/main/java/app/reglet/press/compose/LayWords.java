@@ -6,7 +6,6 @@ import app.reglet.core.design.BlackAlone;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
-import app.reglet.core.design.Scope;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
@@ -31,15 +30,13 @@ import java.util.Optional;
 final class LayWords {
   private final Lay lay;
   private final Piece piece;
-  private final Scope scope;
   private final Box box;
   private final Rect rect;
   private final AffineTransform toSheet;
 
-  LayWords(Lay lay, Piece piece, Scope scope, Box box, AffineTransform toSheet) {
+  LayWords(Lay lay, Piece piece, Box box, AffineTransform toSheet) {
     this.lay = lay;
     this.piece = piece;
-    this.scope = scope;
     this.box = box;
     this.rect = Rect.of(box);
     this.toSheet = toSheet;
@@ -47,10 +44,6 @@ final class LayWords {
 
   /** The words as marks in their box. */
   List<Mark> marks(Words words) {
-    Words scaled =
-        scope.typeScale() == 1
-            ? words
-            : words.withSize(Length.nearMm(words.type().size().toMm() * scope.typeScale()));
     Typeface face = lay.typefaces.orStandIn(words.type().face());
     if (!lay.typefaces.has(words.type().face())) {
       lay.absent.add(
@@ -61,7 +54,7 @@ final class LayWords {
     Pen outline = words.outline() == null || round ? null : lay.fills.pen(words.outline(), rect, 1);
     WordsSetting setting =
         WordsSetting.of(
-            scaled,
+            words,
             text,
             lay.typefaces,
             lay.language(words),
@@ -70,7 +63,7 @@ final class LayWords {
             outline,
             toSheet);
     if (piece.id().equals(lay.caretOf)) {
-      lay.carets.addAll(setting.carets(scaled, face, rect, toSheet, words.source(lay.book)));
+      lay.carets.addAll(setting.carets(words, face, rect, toSheet, words.source(lay.book)));
     }
     lay.laid.add(
         new Laid.Words(

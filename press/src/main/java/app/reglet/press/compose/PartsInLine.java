@@ -5,6 +5,7 @@ import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
+import app.reglet.core.design.Rewriting;
 import app.reglet.core.design.Row;
 import app.reglet.core.design.Setting;
 import app.reglet.core.design.Span;
@@ -30,25 +31,25 @@ final class PartsInLine {
   private final Size box;
   private final Setting.Direction direction;
   private final boolean fromRight;
-  private final double typeScale;
+  private final double scale;
   private final Lay lay;
 
-  private PartsInLine(Size box, Row row, Lay lay, double typeScale) {
+  private PartsInLine(Size box, Row row, Lay lay, double scale) {
     this.box = box;
     this.direction = row.direction(Setting.Direction.onSpines(lay.wrap.rules()));
     this.fromRight = lay.wrap.spec().turn() == PageTurn.RTL;
-    this.typeScale = typeScale;
+    this.scale = scale;
     this.lay = lay;
   }
 
   /**
    * The group as it lies in its box: itself where its pieces stand in no line.
    *
-   * @param typeScale by which its type is larger than it was set
+   * @param scale by which its type and strokes are larger than they were set
    */
-  static Content.Group of(Content.Group group, Box box, Lay lay, double typeScale) {
+  static Content.Group of(Content.Group group, Box box, Lay lay, double scale) {
     Row row = group.row();
-    return row == null ? group : new PartsInLine(box.size(), row, lay, typeScale).laid(group, row);
+    return row == null ? group : new PartsInLine(box.size(), row, lay, scale).laid(group, row);
   }
 
   /**
@@ -98,11 +99,12 @@ final class PartsInLine {
     return new Content.Group(box, pieces);
   }
 
-  private Part part(Piece piece, Regions natural) {
+  private Part part(Piece made, Regions natural) {
+    Piece piece = Rewriting.inGroup(made, l -> Length.nearMm(l.toMm() * scale));
     if (piece.content() instanceof Words w) {
       OneLine line = OneLine.of(w, w.on(lay.book), lay.typefaces, lay.language(w));
       Typeface face = lay.typefaces.orStandIn(w.type().face());
-      double set = w.type().size().toMm() * typeScale;
+      double set = w.type().size().toMm();
       double across = across(w, face, line.line().ink());
       double size = w.type().fit() == Type.Fit.SIZE ? set : Math.min(set, breadth() / across);
       return new Part(piece, size, line.line().ink().getWidth(), across, 0);

@@ -6,6 +6,7 @@ import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Sum;
 import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
+import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Fronts;
 import app.reglet.web.titles.MeasureLine;
 import java.util.List;
@@ -85,16 +86,22 @@ public class ChangedController {
     return fragment(id, List.of(), viewer, model);
   }
 
-  /** Changes some of them. */
+  /** Changes some of them, or leaves them as they are. */
   @PostMapping("/editions/{id}/docket/others")
   String change(
       @PathVariable Long id,
       @RequestParam(required = false) Set<Long> other,
+      @RequestParam(defaultValue = "take") String act,
       @RequestHeader(name = "HX-Request", required = false) String htmx,
       Viewer viewer,
       Model model) {
-    List<Together.Other> done =
-        together.change(covers.edition(id), other == null ? Set.of() : other, viewer);
+    Set<Long> chosen = other == null ? Set.of() : other;
+    List<Together.Other> done = List.of();
+    if (act.equals("leave")) {
+      together.leave(covers.edition(id), chosen);
+    } else {
+      done = together.change(covers.edition(id), chosen, viewer);
+    }
     return htmx == null
         ? "redirect:/editions/" + id + "/docket"
         : fragment(id, done, viewer, model);
@@ -103,7 +110,34 @@ public class ChangedController {
   private String fragment(Long id, List<Together.Other> done, Viewer viewer, Model model) {
     model.addAttribute("id", id);
     model.addAttribute("others", together.others(covers.edition(id), viewer));
+    model.addAttribute("apart", together.apart(covers.edition(id), viewer));
     model.addAttribute("done", done);
     return "together :: others";
+  }
+
+  /** What other editions changed and this one has not taken, for its pages beside the docket. */
+  @GetMapping("/editions/{id}/docket/apart")
+  String apart(@PathVariable Long id, Viewer viewer, Model model) {
+    EditionEntity edition = covers.edition(id);
+    model.addAttribute("id", id);
+    model.addAttribute("apart", together.apart(edition, viewer));
+    model.addAttribute("others", together.behind(edition, viewer));
+    return "together :: apart";
+  }
+
+  /** Takes what another edition changed, or keeps what this one has. */
+  @PostMapping("/editions/{id}/docket/apart")
+  String apart(
+      @PathVariable Long id,
+      @RequestParam(defaultValue = "0") Long from,
+      @RequestParam(defaultValue = "take") String act,
+      Viewer viewer) {
+    EditionEntity edition = covers.edition(id);
+    if (act.equals("leave")) {
+      together.keepOwn(edition);
+    } else {
+      together.take(edition, from, viewer);
+    }
+    return "redirect:/editions/" + id + "/docket";
   }
 }

@@ -61,15 +61,18 @@ public class DocketController {
   private final Houses houses;
   private final ReadingRoom reading;
   private final Uploads uploads;
+  private final TypingRuns runs;
 
-  public DocketController(
+  DocketController(
       Covers covers,
       DocketService docket,
       FactsChanges facts,
       Changed changed,
       Houses houses,
       ReadingRoom reading,
-      Uploads uploads) {
+      Uploads uploads,
+      TypingRuns runs) {
+    this.runs = runs;
     this.reading = reading;
     this.uploads = uploads;
     this.covers = covers;
@@ -113,7 +116,9 @@ public class DocketController {
       return "redirect:/editions/" + id + "/docket";
     }
     Cover after = covers.of(id, viewer);
-    fill(model, after, problems, before.map(b -> Changed.said(b, after)).orElseGet(List::of));
+    Optional<Cover> first =
+        runs.first(id, form.version(), DocketService.version(after.edition()), before);
+    fill(model, after, problems, first.map(b -> Changed.said(b, after)).orElseGet(List::of));
     model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);
     return "docket :: answer";

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -38,6 +39,9 @@ class FactsHistory {
   private final EntityManager entities;
   private final Clock clock;
   private final Who who;
+
+  /** When what was typed was taken by others; what is typed is forgotten by then anyway. */
+  private final Map<Long, Instant> settled = new ConcurrentHashMap<>();
 
   FactsHistory(JdbcTemplate jdbc, EntityManager entities, Clock clock, Who who) {
     this.jdbc = jdbc;
@@ -92,7 +96,7 @@ class FactsHistory {
     }
     jdbc.update("delete from facts_change where edition_id = ? and undone", e.getId());
     Optional<Row> last = newest(e.getId(), false);
-    if (last.isPresent() && goesOn(last.get(), after)) {
+    if (last.isPresent() && goesOn(e.getId(), last.get(), after)) {
       Map<String, String> first = new TreeMap<>(before);
       first.putAll(last.get().before());
       Map<String, String> all = new TreeMap<>(last.get().after());
@@ -114,10 +118,11 @@ class FactsHistory {
         MOST);
   }
 
-  private boolean goesOn(Row last, Map<String, String> after) {
+  private boolean goesOn(Long edition, Row last, Map<String, String> after) {
     return labels(last.after()).equals(labels(after))
         && last.by().equals(who.name())
-        && last.made().plus(GOING_ON).isAfter(clock.instant());
+        && last.made().plus(GOING_ON).isAfter(clock.instant())
+        && last.made().isAfter(settled.getOrDefault(edition, Instant.EPOCH));
   }
 
   private void insert(Long edition, Map<String, String> before, Map<String, String> after) {
@@ -220,16 +225,42 @@ class FactsHistory {
             });
   }
 
-  /** Whether a column was changed since, and that was not taken back. */
-  boolean changedSince(Long edition, String column, Instant since) {
+  /**
+   * What stood in a column before it was changed first after a moment; empty when it was not, or
+   * only from nothing. What was taken back does not count.
+   */
+  Optional<String> before(Long edition, String column, Instant since) {
     return jdbc
         .queryForList(
-            "select after_change from facts_change where edition_id = ? and not undone and made > ?",
+            "select before_change from facts_change"
+                + " where edition_id = ? and not undone and made > ? order by id",
             String.class,
             edition,
             Timestamp.from(since))
         .stream()
-        .anyMatch(after -> map(after).containsKey(column));
+        .map(before -> map(before).get(column))
+        .filter(Objects::nonNull)
+        .findFirst();
+  }
+
+  /** When a column was changed last, and that was not taken back; long ago for never. */
+  Instant changed(Long edition, String column) {
+    return jdbc
+        .query(
+            "select after_change, made from facts_change"
+                + " where edition_id = ? and not undone order by id desc",
+            (r, n) -> Map.entry(map(r.getString(1)), r.getTimestamp(2).toInstant()),
+            edition)
+        .stream()
+        .filter(row -> row.getKey().containsKey(column))
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse(Instant.EPOCH);
+  }
+
+  /** Typing that goes on from now on is another change: others have taken what was typed so far. */
+  void settle(Long edition) {
+    settled.put(edition, clock.instant());
   }
 
   /** What undo would take back, empty for nothing. */

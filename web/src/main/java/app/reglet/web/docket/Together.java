@@ -12,7 +12,9 @@ import app.reglet.web.titles.Cover;
 import app.reglet.web.titles.Covers;
 import app.reglet.web.titles.EditionEntity;
 import app.reglet.web.titles.Editions;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,10 +22,15 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The other editions of a title, when the inside of one became another. */
+/**
+ * The other editions of a title, when the inside of one became another. Count and trim are one fact
+ * for all that share an inside: where one was changed, the others are told until they take it or
+ * are left as they are.
+ */
 @Service
 public class Together {
   private final FactsHistory history;
@@ -32,6 +39,7 @@ public class Together {
   private final Covers covers;
   private final Carrying carrying;
   private final Editions editions;
+  private final LeftApart leftApart;
 
   Together(
       FactsHistory history,
@@ -39,7 +47,9 @@ public class Together {
       Changed changed,
       Covers covers,
       Carrying carrying,
-      Editions editions) {
+      Editions editions,
+      LeftApart leftApart) {
+    this.leftApart = leftApart;
     this.history = history;
     this.facts = facts;
     this.changed = changed;
@@ -65,46 +75,102 @@ public class Together {
       boolean shares,
       Map<String, String> facts) {}
 
-  /** The other editions that the last change of an edition's count or trim would suit too. */
+  /** The other editions that have not taken what this one's count or trim became. */
   public List<Other> others(EditionEntity of, Viewer viewer) {
-    Optional<FactsHistory.Last> last = history.last(of.getId());
-    if (last.isEmpty() || !(last.get().has("pages") || last.get().has("trim"))) {
-      return List.of();
-    }
     List<Other> others = new ArrayList<>();
-    for (EditionEntity e : editions.ofBook(of.getBook().getId())) {
-      if (!e.getId().equals(of.getId())) {
-        try {
-          other(of, e, last.get(), viewer).ifPresent(others::add);
-        } catch (BrokenCover | Refusal unreadable) {
-          // an edition that can't be read is told of on its own pages
-        }
-      }
+    for (EditionEntity e : siblings(of)) {
+      would(of, e, viewer).map(w -> other(w, viewer)).ifPresent(others::add);
     }
     return others;
   }
 
-  private Optional<Other> other(
-      EditionEntity of, EditionEntity e, FactsHistory.Last last, Viewer viewer) {
-    Cover before = covers.of(e, viewer);
-    if (e.getPages() == null || of.getPages() == null) {
-      return Optional.empty();
+  /**
+   * What another edition's count or trim became, which an edition has not taken.
+   *
+   * @param from where it was changed
+   * @param name of that edition: its binding and house
+   * @param change what would be another here, {@code 312 → 352 pages}
+   * @param facts those it would take, by column; empty where its house does not offer them
+   */
+  public record Apart(EditionEntity from, String name, String change, Map<String, String> facts) {}
+
+  /** What other editions changed and this one has not taken, the same only once. */
+  public List<Apart> apart(EditionEntity edition, Viewer viewer) {
+    Map<String, Apart> apart = new LinkedHashMap<>();
+    for (EditionEntity from : siblings(edition)) {
+      would(from, edition, viewer)
+          .ifPresent(
+              w ->
+                  apart.putIfAbsent(
+                      w.change(),
+                      new Apart(from, name(covers.of(from, viewer)), w.change(), w.facts())));
     }
-    String count = last.was("pages");
-    InsideChange change =
-        new InsideChange(
-            Optional.ofNullable(last.was("trim")).map(t -> Size.parse(t, Unit.MM)),
-            of.getTrim(),
-            count == null ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(count)),
-            of.getPages());
-    boolean follows =
-        carrying.isKin(of, e) && !history.changedSince(e.getId(), "edition.pages", last.made());
-    return change
-        .in(e.specification(e.getPages()), before.house().rules(e.getBinding()), follows)
-        .map(there -> other(before, there, of.getTrim(), viewer));
+    return List.copyOf(apart.values());
   }
 
-  private Other other(Cover before, InsideChange.Elsewhere there, Size trim, Viewer viewer) {
+  /** The other editions that have not taken what this one changed: their names and what it is. */
+  public List<Apart> behind(EditionEntity of, Viewer viewer) {
+    return siblings(of).stream()
+        .flatMap(
+            e ->
+                would(of, e, viewer).stream()
+                    .map(w -> new Apart(e, name(w.before()), w.change(), w.facts())))
+        .toList();
+  }
+
+  private List<EditionEntity> siblings(EditionEntity of) {
+    return editions.ofBook(of.getBook().getId()).stream()
+        .filter(e -> !e.getId().equals(of.getId()))
+        .toList();
+  }
+
+  /** What an edition would take; nothing drawn or measured yet. */
+  private record Would(Cover before, String change, boolean shares, Map<String, String> facts) {}
+
+  /**
+   * What an edition would take of another's count and trim: what changed there since it was changed
+   * here, since this edition is there, and since it was last left as it is.
+   */
+  private Optional<Would> would(EditionEntity of, EditionEntity e, Viewer viewer) {
+    try {
+      if (e.getPages() == null || of.getPages() == null) {
+        return Optional.empty();
+      }
+      Optional<String> trim = was(of, e, "edition.trim");
+      Optional<String> count = was(of, e, "edition.pages");
+      if (trim.isEmpty() && count.isEmpty()) {
+        return Optional.empty();
+      }
+      Cover before = covers.of(e, viewer);
+      InsideChange change =
+          new InsideChange(
+              trim.map(t -> Size.parse(t, Unit.MM)),
+              of.getTrim(),
+              count.map(c -> OptionalInt.of(Integer.parseInt(c))).orElse(OptionalInt.empty()),
+              of.getPages());
+      return change
+          .in(
+              e.specification(e.getPages()),
+              before.house().rules(e.getBinding()),
+              carrying.isKin(of, e))
+          .map(there -> would(before, there, of.getTrim()));
+    } catch (BrokenCover | Refusal unreadable) {
+      return Optional.empty(); // an edition that can't be read is told of on its own pages
+    }
+  }
+
+  private Optional<String> was(EditionEntity of, EditionEntity e, String column) {
+    Instant since =
+        Stream.of(
+                e.getCreated(),
+                history.changed(e.getId(), column),
+                leftApart.since(e.getId(), of.getId()))
+            .max(Comparator.naturalOrder())
+            .orElseThrow();
+    return history.before(of.getId(), column, since);
+  }
+
+  private static Would would(Cover before, InsideChange.Elsewhere there, Size trim) {
     EditionEntity e = before.edition();
     Specification facts = there.facts();
     EditionEntity now = e.as(Map.of());
@@ -117,24 +183,23 @@ public class Together {
       change.add(e.getPages() + " → " + facts.pages() + " pages");
       now.setPages(String.valueOf(facts.pages()), facts.pages());
     }
-    if (!there.trimOffered()) {
-      return new Other(
-          e,
-          name(before),
-          String.join(", ", change),
-          "This house does not offer " + trim.print(before.unit()) + " in this binding",
-          false,
-          Map.of());
-    }
-    Map<String, String> columns = differing(e.columns(), now.columns());
-    List<String> said = Changed.said(before, changed.with(e, columns, viewer));
-    return new Other(
-        e,
-        name(before),
+    return new Would(
+        before,
         String.join(", ", change),
-        said.isEmpty() ? "nothing on the sheet is another" : String.join("; ", said),
-        there.shares(),
-        columns);
+        there.trimOffered() && there.shares(),
+        there.trimOffered() ? differing(e.columns(), now.columns()) : Map.of());
+  }
+
+  private Other other(Would would, Viewer viewer) {
+    EditionEntity e = would.before().edition();
+    String said;
+    if (would.facts().isEmpty()) {
+      said = "This house does not offer it in this binding";
+    } else {
+      List<String> all = Changed.said(would.before(), changed.with(e, would.facts(), viewer));
+      said = all.isEmpty() ? "nothing on the sheet is another" : String.join("; ", all);
+    }
+    return new Other(e, name(would.before()), would.change(), said, would.shares(), would.facts());
   }
 
   private static String name(Cover cover) {
@@ -159,6 +224,51 @@ public class Together {
             .filter(o -> ids.contains(o.edition().getId()) && !o.facts().isEmpty())
             .toList();
     chosen.forEach(o -> facts.take(o.edition().getId(), o.facts()));
+    history.settle(of.getId());
     return chosen;
+  }
+
+  /** Leaves other editions as they are: what was changed here is not offered to them any more. */
+  @Transactional
+  public void leave(EditionEntity of, Set<Long> ids) {
+    siblings(of).stream()
+        .map(EditionEntity::getId)
+        .filter(ids::contains)
+        .forEach(e -> leftApart.leave(e, of.getId()));
+    history.settle(of.getId());
+  }
+
+  /**
+   * Has an edition take what another changed.
+   *
+   * @throws Refusal when there is nothing to take any more, or its house does not offer it
+   */
+  @Transactional
+  public void take(EditionEntity edition, Long from, Viewer viewer) {
+    Apart apart =
+        apart(edition, viewer).stream()
+            .filter(a -> a.from().getId().equals(from))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new Refusal(
+                        "The other edition was changed since, and there is nothing to take of it any more."));
+    if (apart.facts().isEmpty()) {
+      throw new Refusal(
+          "This house does not make it in this binding ("
+              + apart.change()
+              + "): leave it as it is.");
+    }
+    facts.take(edition.getId(), apart.facts());
+    history.settle(from);
+  }
+
+  /** Keeps an edition's own count and trim, whatever the others changed up to now. */
+  @Transactional
+  public void keepOwn(EditionEntity edition) {
+    for (EditionEntity other : siblings(edition)) {
+      leftApart.leave(edition.getId(), other.getId());
+      history.settle(other.getId());
+    }
   }
 }

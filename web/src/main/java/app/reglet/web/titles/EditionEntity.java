@@ -57,6 +57,10 @@ public class EditionEntity extends EditionFacts {
     setInsidePrinted(spec.insidePrinted());
   }
 
+  public Instant getCreated() {
+    return created;
+  }
+
   /** A new edition with facts as {@link EditionFacts#columns} gives them. */
   public static EditionEntity begun(BookEntity book, Map<String, String> facts, Instant created) {
     EditionEntity e = new EditionEntity();
