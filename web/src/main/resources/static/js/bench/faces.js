@@ -9,7 +9,11 @@ const leaf = () => document.querySelector("#leaf-face .leaf");
 
 const listing = () => ({ piece: chosen(), side: board().dataset.side, by });
 
-async function fill() {
+/**
+ * Lists the typefaces.
+ * @param keep the element that stays as it is: a file that is being chosen reaches only the field that asked for it
+ */
+async function fill(keep = null) {
   const place = leaf();
   const mine = ++wanted;
   const query = new URLSearchParams(listing());
@@ -20,6 +24,7 @@ async function fill() {
     return;
   }
   const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+  if (keep?.isConnected) page.getElementById(keep.id)?.replaceWith(keep);
   place.replaceChildren(...page.body.children);
   const field = document.getElementById("face-find");
   field.value = find;
@@ -106,7 +111,7 @@ document.addEventListener("click", (e) => {
   const way = e.target.closest("[data-faces]")?.dataset.faces;
   if (way) {
     by = way;
-    fill();
+    fill(document.getElementById("own-fonts"));
     return;
   }
   const keep = e.target.closest(".keep");

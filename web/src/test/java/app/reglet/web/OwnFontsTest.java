@@ -15,6 +15,7 @@ import app.reglet.web.fonts.Fonts;
 import app.reglet.web.pictures.PictureStore;
 import app.reglet.web.store.Uploads;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
@@ -81,6 +82,23 @@ public class OwnFontsTest {
     assertThat(fonts)
         .containsPattern("[A-Z]{6}\\+InterWeight645Slant0 +CID TrueType .* yes yes yes");
     assertThat(Tool.ok("pdftotext", file.path().toString(), "-")).contains("Marram");
+  }
+
+  /** The list may be grouped anew while somebody chooses a file: the choice must not be lost. */
+  @Test
+  public void aFontThatIsChosenWhileTheListComesAnewIsTaken() {
+    Desk desk = Desk.atBench("Chosen slowly", "").layout("Ledger");
+    desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());
+    desk.page.locator("#leaf-face summary").first().click();
+    desk.page.locator("#own-fonts > details > summary").click();
+    FileChooser chooser =
+        desk.page.waitForFileChooser(() -> desk.page.locator("#font-file").click());
+    desk.page.locator("[data-faces=genre]").click();
+    assertThat(desk.page.locator("[data-faces=genre]")).hasAttribute("aria-pressed", "true");
+    chooser.setFiles(new FilePayload("Kept close.ttf", "font/ttf", spectral(2)));
+    assertThat(desk.page.locator("#message"))
+        .containsText("“Kept close.ttf”: The font's maker forbids that files carry it (fsType 2)");
+    assertThat(desk.page.locator("#font-file")).hasCount(1);
   }
 
   @Test
