@@ -44,6 +44,9 @@ public final class LimitsHarness {
         covers.add(Composing.begin(reglet.web(), "Limits " + i));
       }
       for (Map.Entry<String, byte[]> file : files().entrySet()) {
+        if (args.length > 0 && !file.getKey().contains(args[0])) {
+          continue;
+        }
         List<Answer> answers =
             atOnce(
                 covers,

@@ -158,7 +158,7 @@ public final class Web {
     return answer;
   }
 
-  /** Fetches a file without keeping it; its first bytes must be these. */
+  /** Fetches a file without keeping it; its first bytes must be these, else the answer is kept. */
   public Answer fetch(String path, String first) throws IOException {
     long start = System.nanoTime();
     try {
@@ -168,12 +168,11 @@ public final class Web {
               HttpResponse.BodyHandlers.ofInputStream());
       try (java.io.InputStream in = r.body()) {
         String head = new String(in.readNBytes(first.length()), StandardCharsets.ISO_8859_1);
+        boolean right = head.equals(first);
+        String rest = right ? "" : new String(in.readNBytes(100_000), StandardCharsets.UTF_8);
         in.transferTo(java.io.OutputStream.nullOutputStream());
         return new Answer(
-            head.equals(first) ? r.statusCode() : 422,
-            head,
-            "",
-            (System.nanoTime() - start) / 1_000_000);
+            right ? r.statusCode() : 422, head + rest, "", (System.nanoTime() - start) / 1_000_000);
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
