@@ -161,6 +161,12 @@ public class RefitTest {
     desk.page.locator("#change-together").click();
     assertThat(desk.page.locator("#others")).containsText("changed too");
     assertThat(desk.page.locator("#change-together")).hasCount(0);
+    // typing that goes on at once is another change: what was taken is what they have now
+    desk.type("pages", String.valueOf(count + 44));
+    assertThat(desk.page.locator("#others li").first())
+        .containsText((count + 40) + " → " + (count + 44) + " pages");
+    desk.page.locator("#leave-apart").click();
+    assertThat(desk.page.locator("#others li")).hasCount(0);
     for (String each : List.of(first, second)) {
       desk.page.navigate("/editions/" + each + "/docket");
       assertThat(desk.page.locator("#pages")).hasValue(String.valueOf(count + 40));
@@ -193,7 +199,7 @@ public class RefitTest {
       desk.page.navigate("/editions/" + origin + "/" + page);
       assertThat(desk.page.locator("#apart-said b")).hasCount(2);
     }
-    // taken on its own docket
+    // one edition takes the new count on its own docket
     desk.page.navigate("/editions/" + taking + "/docket");
     assertThat(desk.page.locator("#apart")).containsText("here it would be " + change);
     assertThat(Live.violations(desk.page)).isEmpty();

@@ -6,6 +6,9 @@ import java.util.function.UnaryOperator;
 
 /** A side, or what a piece shows, with every colour and every length of it changed by a rule. */
 public final class Rewriting implements Content.Visitor<Content> {
+  /** Below it a length would be none. */
+  private static final Length THINNEST = Length.nearMm(0.000001);
+
   private final UnaryOperator<Colour> colour;
   private final UnaryOperator<Length> length;
 
@@ -41,9 +44,21 @@ public final class Rewriting implements Content.Visitor<Content> {
         : sized.withContent(piece.content().accept(r));
   }
 
-  /** What a piece in a group shows where the group has another size; motifs go with it too. */
-  public static Piece inGroup(Piece piece, UnaryOperator<Length> rule) {
-    Rewriting r = new Rewriting(UnaryOperator.identity(), rule);
+  /**
+   * What a piece in a group shows where the group is so many times as large; motifs go with it too.
+   * A line stays a line in a group that is squashed flat.
+   */
+  public static Piece scaled(Piece piece, double scale) {
+    if (scale == 1) {
+      return piece;
+    }
+    Rewriting r =
+        new Rewriting(
+            UnaryOperator.identity(),
+            l -> {
+              Length scaled = Length.nearMm(l.toMm() * Math.max(0, scale));
+              return l.isPositive() ? scaled.max(THINNEST) : scaled;
+            });
     return piece
         .withAppearance(r.appearance(piece.appearance()))
         .withContent(piece.content().accept(r));

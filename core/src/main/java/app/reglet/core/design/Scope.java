@@ -39,8 +39,7 @@ public record Scope(Regions regions, Size natural, Box actual, Turns turns) {
 
   /** A piece as it is shown here: type, strokes, radii and effects go with the group's size. */
   public Piece sized(Piece piece) {
-    double scale = scale();
-    return scale == 1 ? piece : Rewriting.inGroup(piece, l -> Length.nearMm(l.toMm() * scale));
+    return Rewriting.scaled(piece, scale());
   }
 
   /** By how much all is larger here than it was made; by the lesser of the ratios of the sides. */

@@ -100,7 +100,7 @@ final class PartsInLine {
   }
 
   private Part part(Piece made, Regions natural) {
-    Piece piece = Rewriting.inGroup(made, l -> Length.nearMm(l.toMm() * scale));
+    Piece piece = Rewriting.scaled(made, scale);
     if (piece.content() instanceof Words w) {
       OneLine line = OneLine.of(w, w.on(lay.book), lay.typefaces, lay.language(w));
       Typeface face = lay.typefaces.orStandIn(w.type().face());

@@ -188,4 +188,14 @@ public class SizedGroupTest {
     assertThat(loose.piece("g")).isEmpty();
     assertThat(difference(picture(grouped, half), picture(loose, half))).as(what).isLessThan(0.2);
   }
+
+  /** A spine that is nothing yet, or a panel that is gone, may leave a group no height. */
+  @Test(dataProvider = "pieces")
+  public void aGroupSquashedFlatDoesNotKeepTheCoverFromBeingDrawn(String what, Piece piece) {
+    Size flat = new Size(NATURAL.width(), Length.ZERO);
+    Artwork art =
+        new Composer(Specimen.TYPEFACES)
+            .compose(grouped(piece, flat), WRAP, Specimen.BOOK, Pictures.NONE);
+    assertThat(art.parts()).as(what).isNotEmpty();
+  }
 }

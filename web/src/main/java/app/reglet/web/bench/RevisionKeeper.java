@@ -1,8 +1,8 @@
 package app.reglet.web.bench;
 
 /**
- * Names revisions that others go on needing: what a name, a carried cover or a version stands on is
- * not forgotten, although the next step of typing took its place.
+ * Says which revisions are still needed. What somebody named, or a cover is compared with, is not
+ * forgotten, although the next step of typing took its place.
  */
 public interface RevisionKeeper {
   /**

@@ -33,11 +33,8 @@ public interface RevisionRows extends JpaRepository<RevisionEntity, Long> {
   Optional<RevisionEntity> findFirstByEditionIdAndParentOrderByNumberDesc(
       Long editionId, int parent);
 
-  /** Takes out a step of typing that the next one has taken the place of; a named one stays. */
+  /** Takes out a step; whether it may go is for {@link RevisionKeeper} to say. */
   @Modifying
-  @Query(
-      "delete from RevisionEntity r where r.editionId = :edition and r.number = :number"
-          + " and not exists (select v.id from NamedVersionEntity v"
-          + " where v.editionId = :edition and v.number = :number)")
+  @Query("delete from RevisionEntity r where r.editionId = :edition and r.number = :number")
   void forget(Long edition, int number);
 }

@@ -30,7 +30,7 @@ record FileState(
         cover.art().map(a -> a.absent()).orElse(List.of()));
   }
 
-  /** Its SHA-256. */
+  /** The SHA-256 of all of it, in hexadecimal digits. */
   String sum() {
     return Sum.of(toString());
   }

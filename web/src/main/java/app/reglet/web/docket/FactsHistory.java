@@ -28,7 +28,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class FactsHistory {
   /** Typing goes on with a field for so long after a pause; what comes later is another change. */
-  private static final Duration GOING_ON = Duration.ofSeconds(20);
+  static final Duration GOING_ON = Duration.ofSeconds(20);
 
   private static final int MOST = 500;
   private static final int LONGEST_SHOWN = 40;
@@ -40,7 +40,10 @@ class FactsHistory {
   private final Clock clock;
   private final Who who;
 
-  /** When what was typed was taken by others; what is typed is forgotten by then anyway. */
+  /**
+   * When other editions took, or were left out of, what was typed in one. It need not outlive a
+   * stop: typing does not go on for as long as a stop takes.
+   */
   private final Map<Long, Instant> settled = new ConcurrentHashMap<>();
 
   FactsHistory(JdbcTemplate jdbc, EntityManager entities, Clock clock, Who who) {
@@ -233,10 +236,12 @@ class FactsHistory {
     return jdbc
         .queryForList(
             "select before_change from facts_change"
-                + " where edition_id = ? and not undone and made > ? order by id",
+                + " where edition_id = ? and not undone and made > ? and before_change like ?"
+                + " order by id",
             String.class,
             edition,
-            Timestamp.from(since))
+            Timestamp.from(since),
+            "%\"" + column + "\"%")
         .stream()
         .map(before -> map(before).get(column))
         .filter(Objects::nonNull)
@@ -248,9 +253,10 @@ class FactsHistory {
     return jdbc
         .query(
             "select after_change, made from facts_change"
-                + " where edition_id = ? and not undone order by id desc",
+                + " where edition_id = ? and not undone and after_change like ? order by id desc",
             (r, n) -> Map.entry(map(r.getString(1)), r.getTimestamp(2).toInstant()),
-            edition)
+            edition,
+            "%\"" + column + "\"%")
         .stream()
         .filter(row -> row.getKey().containsKey(column))
         .map(Map.Entry::getValue)

@@ -216,13 +216,21 @@ public class Together {
    * Changes other editions as one was changed: each can be taken back on its own docket.
    *
    * @return those that were changed
+   * @throws Refusal when the house of one does not offer it; then none is changed
    */
   @Transactional
   public List<Other> change(EditionEntity of, Set<Long> ids, Viewer viewer) {
     List<Other> chosen =
-        others(of, viewer).stream()
-            .filter(o -> ids.contains(o.edition().getId()) && !o.facts().isEmpty())
-            .toList();
+        others(of, viewer).stream().filter(o -> ids.contains(o.edition().getId())).toList();
+    for (Other o : chosen) {
+      if (o.facts().isEmpty()) {
+        throw new Refusal(
+            o.name()
+                + " can't take it ("
+                + o.change()
+                + "), since its house does not offer it: take its tick away, or leave it as it is. Nothing was changed.");
+      }
+    }
     chosen.forEach(o -> facts.take(o.edition().getId(), o.facts()));
     history.settle(of.getId());
     return chosen;

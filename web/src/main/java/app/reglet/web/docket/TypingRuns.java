@@ -2,7 +2,6 @@ package app.reglet.web.docket;
 
 import app.reglet.web.titles.Cover;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -15,9 +14,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class TypingRuns {
-  /** Typing that rests so long begins anew. */
-  private static final Duration PAUSE = Duration.ofSeconds(20);
-
   private static final int MOST = 16;
 
   /**
@@ -53,7 +49,9 @@ class TypingRuns {
     Instant now = clock.instant();
     Run run = runs.remove(edition);
     boolean goesOn =
-        run != null && run.version().equals(was) && run.last().plus(PAUSE).isAfter(now);
+        run != null
+            && run.version().equals(was)
+            && run.last().plus(FactsHistory.GOING_ON).isAfter(now);
     Optional<Cover> first =
         goesOn ? Optional.of(run.first()) : before.filter(c -> c.wrap().isPresent());
     first.ifPresent(c -> runs.put(edition, new Run(is, c, now)));

@@ -237,7 +237,6 @@ public class People {
    * until the first is there for good. One process alone has the data, so that this lock is enough.
    */
   private List<PersonEntity> everybodyAlone() {
-    whoThereIs.lock();
     TransactionSynchronizationManager.registerSynchronization(
         new TransactionSynchronization() {
           @Override
@@ -245,6 +244,7 @@ public class People {
             whoThereIs.unlock();
           }
         });
+    whoThereIs.lock();
     return rows.findAll();
   }
 
