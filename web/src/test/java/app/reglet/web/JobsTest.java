@@ -119,9 +119,10 @@ public class JobsTest {
     Desk desk = longMade("Taken back");
     assertThat(desk.page.locator(".making [role=status]"))
         .containsText(Pattern.compile("[1-9]\\d? % made"));
-    // loaded anew it is still there, and goes on
+    // loaded anew it is still there, and goes on; what was chosen for it still stands
     desk.page.reload();
     assertThat(desk.page.locator(".making [role=status]")).containsText("% made");
+    assertThat(desk.page.locator("#ppi")).hasValue("1200");
     desk.page.locator("#take-back").click();
     assertThat(desk.page.locator(".makings .refused"))
         .containsText("Taken back while it was made.");

@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 
@@ -101,6 +102,26 @@ public class CoverFiles implements JobMaker {
             job.getEditionId(), kind(), job.getWanted(), job.getName(), state(cover, options))
         .hash()
         .equals(job.getHash());
+  }
+
+  /**
+   * What was chosen for the file that is being made: a page that is loaded anew meanwhile still
+   * says so. As the house has it when none is being made, or the cover has no such page now.
+   *
+   * @param made the cover's files, newest first
+   */
+  static PressOptions chosen(Cover cover, List<Job> made) {
+    Optional<Job> going = made.stream().filter(j -> !j.isOver()).findFirst();
+    if (going.isEmpty()) {
+      return PressOptions.HOUSE;
+    }
+    try {
+      PressOptions chosen = PressOptions.parse(going.get().getWanted().split(";", 2)[1]);
+      chosen.pages(cover.sheet());
+      return chosen;
+    } catch (Refusal changed) {
+      return PressOptions.HOUSE;
+    }
   }
 
   @Override

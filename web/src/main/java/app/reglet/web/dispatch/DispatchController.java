@@ -82,10 +82,12 @@ public class DispatchController {
     model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));
     model.addAttribute("conditions", conditions.all());
     model.addAttribute("standards", PressRules.Standard.values());
-    model.addAttribute("asked", PressOptions.HOUSE);
-    plan(cover, PressOptions.HOUSE, model);
+    List<Job> made = cover.wrap().isPresent() ? look.now(cover) : List.of();
+    PressOptions asked = CoverFiles.chosen(cover, made);
+    model.addAttribute("asked", asked);
+    plan(cover, asked, model);
     if (cover.wrap().isPresent()) {
-      answer(cover, look.now(cover), model);
+      answer(cover, made, model);
     }
     return "dispatch";
   }

@@ -98,6 +98,11 @@ record PressOptions(String standard, String pages, int ppi, TreeSet<String> mark
     return one;
   }
 
+  /** Whether all is as the house has it. */
+  public boolean isAsHouse() {
+    return equals(HOUSE);
+  }
+
   /** In one word, for orders; {@link #parse} reads it. */
   String text() {
     return standard + ";" + pages + ";" + ppi + ";" + String.join(",", marks);
