@@ -17,6 +17,7 @@ import app.reglet.press.picture.PngFile;
 import app.reglet.press.picture.Rows;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import java.awt.Color;
@@ -32,6 +33,8 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.lang.management.ManagementFactory;
+import java.lang.management.ThreadMXBean;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -420,5 +423,32 @@ public class PictureFilesTest {
     assertThat(
             ImageIO.read(new ByteArrayInputStream(PictureReader.screen(picture, 100))).getWidth())
         .isEqualTo(100);
+  }
+
+  /** Colours are worked out and packed on the same thread, between one strip and the next. */
+  @Test(groups = Extent.LONG)
+  public void rowsOfAPictureThatIsHereComeHoweverLongTheirTakerWorksOnThem() throws Exception {
+    // more than one strip of it
+    BufferedImage noise = new BufferedImage(4000, 4200, BufferedImage.TYPE_INT_RGB);
+    Random random = new Random(7);
+    for (int y = 0; y < 4200; y++) {
+      noise.setRGB(0, y, 4000, 1, random.ints(4000).toArray(), 0, 4000);
+    }
+    byte[] jpeg = Specimen.encode(noise, "jpg");
+    Picture picture = PictureReader.read(jpeg);
+    ThreadMXBean threads = ManagementFactory.getThreadMXBean();
+    try (Rows rows = PictureReader.rows(picture)) {
+      int[] row = new int[rows.width()];
+      rows.next(row);
+      long enough =
+          threads.getCurrentThreadCpuTime() + Budget.timeFor(jpeg.length).plusSeconds(1).toNanos();
+      while (threads.getCurrentThreadCpuTime() < enough) {
+        Thread.onSpinWait(); // as a slow separation does
+      }
+      for (int y = 1; y < rows.height(); y++) {
+        rows.next(row);
+      }
+      assertThat(row[0]).isEqualTo(PictureReader.pixels(picture, 20_000_000).getRGB(0, 4199));
+    }
   }
 }

@@ -125,7 +125,7 @@ public final class PictureReader {
    */
   public static BufferedImage pixels(Picture picture, long most) {
     try (Opened opened =
-        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
+        Opened.of(picture.file(), picture.format(), Budget.forKept(picture.file().length()))) {
       int w = opened.reader.getWidth(0);
       int h = opened.reader.getHeight(0);
       int step = 1;
@@ -143,7 +143,7 @@ public final class PictureReader {
   /** Whether something may show through a picture that is no JPEG. */
   public static boolean mayBeTransparent(Picture picture) {
     try (Opened opened =
-        Opened.of(picture.file(), picture.format(), Budget.forFile(picture.file().length()))) {
+        Opened.of(picture.file(), picture.format(), Budget.forKept(picture.file().length()))) {
       var type = opened.reader.getRawImageType(0);
       return type == null || type.getColorModel().hasAlpha();
     } catch (IOException e) {
@@ -166,7 +166,7 @@ public final class PictureReader {
       }
     }
     Opened opened =
-        Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
+        Opened.of(picture.file(), picture.format(), Budget.forKept(picture.file().length()));
     var type = opened.reader.getRawImageType(0);
     boolean clear =
         picture.format() != Picture.Format.JPEG
@@ -204,7 +204,7 @@ public final class PictureReader {
       return rows(picture);
     }
     Opened opened =
-        Opened.of(picture.file(), picture.format(), Budget.forFile(10 * picture.file().length()));
+        Opened.of(picture.file(), picture.format(), Budget.forKept(picture.file().length()));
     JpegFile.Coding coding =
         picture.format() == Picture.Format.JPEG
             ? JpegFile.of(picture.file()).coding(picture.file())
@@ -237,7 +237,7 @@ public final class PictureReader {
    * most so many pixels.
    */
   public static byte[] screen(Picture picture, int longest) {
-    return shown(picture.file(), Budget.forFile(picture.file().length()), longest).screen();
+    return shown(picture.file(), Budget.forKept(picture.file().length()), longest).screen();
   }
 
   private static Picture.Format format(byte[] f) {

@@ -41,7 +41,7 @@ final class TiffColours {
   }
 
   private static Directory first(Picture picture) throws IOException {
-    try (ImageInputStream in = picture.file().image(Budget.forFile(picture.file().length()))) {
+    try (ImageInputStream in = picture.file().image(Budget.forKept(picture.file().length()))) {
       Directory all = new TIFFReader().read(in);
       return all instanceof CompoundDirectory c ? c.getDirectory(0) : all;
     }

@@ -20,6 +20,11 @@ public final class Budget {
   private static final long MOST_OBJECTS = 500_000;
   private static final int MOST_READINGS = 40;
 
+  /** A kept file whose rows are taken a few at a time is read from its start many times. */
+  private static final int KEPT_READINGS = 400;
+
+  private static final Duration NO_END = Duration.ofDays(365);
+
   /** Bytes that a picture may unpack to for each further millisecond. */
   private static final long UNPACKED_PER_MS = 150_000;
 
@@ -59,6 +64,15 @@ public final class Budget {
   /** A budget for a file of so many bytes, begun now. */
   public static Budget forFile(long length) {
     return new Budget(timeFor(length), MOST_OBJECTS, MOST_READINGS * (length + 1_000_000));
+  }
+
+  /**
+   * A budget for a file that was taken in already: its bytes and objects are counted, its time is
+   * not. That it is sound was seen when it came; now its rows are taken one by one by what makes a
+   * file or a drawing of them, on the same thread, and that work is ended by whoever ordered it.
+   */
+  public static Budget forKept(long length) {
+    return new Budget(NO_END, MOST_OBJECTS, KEPT_READINGS * (length + 1_000_000));
   }
 
   /**

@@ -43,7 +43,11 @@ public class ReadingRoom implements DisposableBean {
   /** Files read at once. */
   private static final int DESKS = 2;
 
-  private static final Duration WAIT = Duration.ofSeconds(20);
+  /** How long a file waits for those before it: some of the largest take half a minute each. */
+  private static final Duration WAIT = Duration.ofMinutes(2);
+
+  /** Files that wait at once; each holds a request. */
+  private static final int MOST_WAITING = 20;
 
   /**
    * A process watches its own time; this many times it is waited for one that no longer does,
@@ -205,6 +209,10 @@ public class ReadingRoom implements DisposableBean {
         Budget.timeFor(FileBytes.of(file).length())
             .multipliedBy(PATIENCE)
             .multipliedBy(parts(order.get("kind").toString()));
+    if (seats.getQueueLength() >= MOST_WAITING) {
+      throw new Busy(
+          MOST_WAITING + " other files wait to be read: send this one again a little later.");
+    }
     try {
       if (!seats.tryAcquire(WAIT.toMillis(), TimeUnit.MILLISECONDS)) {
         throw new Busy(

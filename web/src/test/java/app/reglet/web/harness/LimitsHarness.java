@@ -32,6 +32,9 @@ public final class LimitsHarness {
   private static final int W = 9900;
   private static final int H = 9900;
 
+  /** May be read or be refused, in a sentence. */
+  private static final String HOSTILE = "a page that draws 195 MB of spaces.pdf";
+
   private LimitsHarness() {}
 
   public static void main(String[] args) throws Exception {
@@ -58,9 +61,10 @@ public final class LimitsHarness {
             told(
                 file.getKey() + ", " + file.getValue().length / 1_000_000 + " MB, taken in",
                 answers,
-                reglet);
+                reglet,
+                file.getKey().equals(HOSTILE) ? "The file takes more than" : null);
         if (!file.getKey().endsWith(".pdf")) {
-          well &= told("  its press file", atOnce(covers, Composing::pressFile), reglet);
+          well &= told("  its press file", atOnce(covers, Composing::pressFile), reglet, null);
         }
       }
       well &= !reglet.log().contains("OutOfMemory") && !reglet.log().contains("\tat ");
@@ -89,9 +93,21 @@ public final class LimitsHarness {
     }
   }
 
-  private static boolean told(String what, List<Answer> answers, Subject reglet) throws Exception {
+  /**
+   * Tells how it went.
+   *
+   * @param refusal how the sentence begins that a file may be refused with; null for none
+   * @return whether each was taken, or refused so
+   */
+  private static boolean told(String what, List<Answer> answers, Subject reglet, String refusal)
+      throws Exception {
     long slowest = answers.stream().mapToLong(Answer::millis).max().orElse(0);
-    boolean well = answers.stream().allMatch(a -> a.status() == 200);
+    boolean well =
+        answers.stream()
+            .allMatch(
+                a ->
+                    a.status() == 200
+                        || refusal != null && a.status() == 422 && sentence(a).startsWith(refusal));
     System.out.printf(
         "limits: %s, %d at once: %s, slowest %d ms, Reglet at most %d MB resident%n",
         what,
@@ -135,8 +151,9 @@ public final class LimitsHarness {
           (format.equals("tiff") ? "26 megapixels, uncompressed." : "98 megapixels.") + format,
           out.toByteArray());
     }
-    all.put("one stream of 195 MB.pdf", pdf(195_000_000, 1));
-    all.put("400,000 objects, 195 MB.pdf", pdf(195_000_000, 400_000));
+    all.put("one picture of 195 MB.pdf", pdf(8062 * 8062 * 3, 1, true));
+    all.put("400,000 objects, 195 MB.pdf", pdf(195_000_000, 400_000, false));
+    all.put(HOSTILE, pdf(195_000_000, 1, false));
     return all;
   }
 
@@ -170,7 +187,13 @@ public final class LimitsHarness {
     return out.toByteArray();
   }
 
-  private static byte[] pdf(int bytes, int objects) throws Exception {
+  /**
+   * A page of one stream or many.
+   *
+   * @param picture whether the first is an uncompressed square picture that fills the page; else it
+   *     is what the page draws, nothing but spaces
+   */
+  private static byte[] pdf(int bytes, int objects, boolean picture) throws Exception {
     ByteArrayOutputStream out = new ByteArrayOutputStream(bytes + 10_000_000);
     out.write("%PDF-1.6\n".getBytes());
     List<Integer> offsets = new ArrayList<>();
@@ -180,16 +203,36 @@ public final class LimitsHarness {
     out.write("2 0 obj\n<</Type/Pages/Kids[3 0 R]/Count 1>>\nendobj\n".getBytes());
     offsets.add(out.size());
     out.write(
-        "3 0 obj\n<</Type/Page/Parent 2 0 R/MediaBox[0 0 960 666]/Contents 4 0 R>>\nendobj\n"
+        ("3 0 obj\n<</Type/Page/Parent 2 0 R/MediaBox[0 0 960 666]"
+                + (picture
+                    ? "/Resources<</XObject<</P 4 0 R>>>>/Contents 5 0 R"
+                    : "/Contents 4 0 R")
+                + ">>\nendobj\n")
             .getBytes());
     int around = 75; // what each object has beside its stream, its line in the table included
-    byte[] noise = new byte[bytes / objects - around];
+    byte[] noise = new byte[picture ? bytes : bytes / objects - around];
     java.util.Arrays.fill(noise, (byte) ' ');
+    int side = (int) Math.round(Math.sqrt(bytes / 3.0));
+    String kind =
+        picture
+            ? "/Type/XObject/Subtype/Image/ColorSpace/DeviceRGB/BitsPerComponent 8/Width "
+                + side
+                + "/Height "
+                + side
+            : "";
     for (int i = 0; i < objects; i++) {
       offsets.add(out.size());
-      out.write((i + 4 + " 0 obj\n<</Length " + noise.length + ">>\nstream\n").getBytes());
+      out.write(
+          (i + 4 + " 0 obj\n<<" + kind + "/Length " + noise.length + ">>\nstream\n").getBytes());
       out.write(noise);
       out.write("\nendstream\nendobj\n".getBytes());
+    }
+    if (picture) {
+      offsets.add(out.size());
+      String draw = "960 0 0 666 0 0 cm /P Do";
+      out.write(
+          ("5 0 obj\n<</Length " + draw.length() + ">>\nstream\n" + draw + "\nendstream\nendobj\n")
+              .getBytes());
     }
     int xref = out.size();
     StringBuilder table =
