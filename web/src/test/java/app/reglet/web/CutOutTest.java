@@ -2,6 +2,7 @@ package app.reglet.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
@@ -139,7 +140,7 @@ public class CutOutTest {
     assertThat(desk.page.locator("#leaf-cut #said-cut").innerText()).isEqualTo("its subject");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void keysMarkToo() throws IOException {
     Desk desk = withPicture("By keys", false);
     Locator pad = desk.page.locator("#cut-pad");

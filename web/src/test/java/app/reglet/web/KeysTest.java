@@ -28,7 +28,7 @@ public class KeysTest {
     throw new AssertionError("Tab never came to " + wanted);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anEditionIsChosenFromTheTableWithKeys() {
     Desk desk = Desk.open().makeTitle("By keys", "Nobody").fill("6 x 9", "240", "");
     Page page = desk.page;

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.press.colour.OutputCondition;
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.FilePayload;
@@ -72,7 +73,7 @@ public class ProofTest {
   }
 
   /** 90/80/80/60 is 310 %: the house's 300 are kept, and the map says where. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void theMapShowsWhereInkWasMovedToBlack() throws IOException {
     Desk desk = coloured("Too much ink", "cmyk(90, 80, 80, 60)");
     desk.page.navigate("/editions/" + desk.id() + "/proof?view=ink");

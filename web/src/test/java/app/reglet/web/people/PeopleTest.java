@@ -51,7 +51,7 @@ public class PeopleTest {
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anOwnerAndAReaderWalkThroughEveryPage() {
     Page owner = window();
     go(owner, "/editions/1/bench");
