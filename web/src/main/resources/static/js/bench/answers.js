@@ -6,15 +6,17 @@ import { board, chosen, merge, looking, part } from "./model.js";
 let queue = Promise.resolve();
 /** Whether the change that was sent last was refused, or didn't get through. */
 let refused = false;
-for (const name of ["htmx:responseError", "htmx:sendError"]) document.addEventListener(name, () => (refused = true));
+let lost = false;
+document.addEventListener("htmx:responseError", () => (refused = true));
+document.addEventListener("htmx:sendError", () => (lost = true));
 
-/** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. Whether it was taken. */
+/** Sends a form's fields; the revision is read when its turn comes, so that quick changes follow each other. Whether it was taken; undefined when it didn't get through. */
 export function post(path, fields) {
   queue = queue.then(() => {
     const values = { base: document.getElementById("base").value, shown: chosen(), madeOf: board().dataset.madeOf, side: board().dataset.side, ...(board().dataset.caret ? { caret: board().dataset.caret } : {}), ...fields };
-    refused = false;
-    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values }).then(() => !refused);
-  }).catch(() => false);
+    refused = lost = false;
+    return htmx.ajax("POST", board().dataset.bench + path, { source: board(), values }).then(() => (lost ? undefined : !refused));
+  }).catch(() => undefined);
   return queue;
 }
 
@@ -103,7 +105,8 @@ export function arrange() {
   const figures = changed.dataset.figures?.split("|");
   for (const [i, name] of ["left", "top", "width", "height", "angle"].entries()) {
     const field = figures && document.getElementById("p-" + name);
-    if (field) field.value = figures[i];
+    if (field) field.value = field.defaultValue = figures[i];
+    if (field) delete field.dataset.good;
   }
   changed.replaceChildren();
   delete changed.dataset.figures;

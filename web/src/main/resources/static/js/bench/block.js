@@ -17,11 +17,34 @@ function send(field) {
   if (["hang", "hide", "lock"].includes(field.dataset.edit) || field.name === "source" || "anew" in field.dataset || field.dataset.edit === "swatch") delete fields.stay;
   if (field.dataset.name) fields.name = field.dataset.name;
   const focused = field.id;
-  return edit(field.dataset.edit, fields).then(() => {
+  const sent = field.value;
+  return edit(field.dataset.edit, fields).then((taken) => {
+    if (taken) {
+      field.dataset.good = sent;
+      delete field.dataset.refused;
+    } else if (taken === false && field.tagName !== "TEXTAREA") {
+      field.dataset.refused = "";
+      if (document.activeElement !== field) giveWay(field);
+    }
     if (!fields.stay && focused) document.getElementById(focused)?.focus();
     pair(field);
   });
 }
+
+/** What was refused gives way to the last that was taken, once the hand leaves it; the sentence stays. */
+function giveWay(field) {
+  delete field.dataset.refused;
+  if (!field.isConnected) return;
+  if (field.type === "checkbox") field.checked = !field.checked;
+  else if (field.dataset.good !== undefined) field.value = field.dataset.good;
+  else if (field.options) field.value = [...field.options].find((o) => o.defaultSelected)?.value ?? field.value;
+  else field.value = field.defaultValue;
+  pair(field);
+}
+
+document.addEventListener("focusout", (e) => {
+  if (e.target.dataset && "refused" in e.target.dataset) giveWay(e.target);
+});
 
 /** The picker and the text of one colour say the same. */
 function pair(field) {
@@ -206,7 +229,7 @@ document.addEventListener("submit", async (e) => {
 function markFocus() {
   const pad = document.getElementById("focus-pad");
   if (!pad) return;
-  pad.style.setProperty("--ratio", pad.dataset.ratio);
+  for (const said of ["ratio", "quarters", "mirror"]) pad.style.setProperty("--" + said, pad.dataset[said]);
   const mark = pad.querySelector(".focus-mark");
   mark.style.left = document.getElementById("pic-x").value * 100 + "%";
   mark.style.top = document.getElementById("pic-y").value * 100 + "%";

@@ -56,12 +56,13 @@ document.addEventListener("click", (e) => {
 
 // ---- dragged and pasted
 
-/** The panel under a point of the window, or next to it. */
-function panelAt(x, y) {
+/** A point of the window on the sheet, and the panel under it or next to it. */
+function under(x, y) {
   const sheet = document.getElementById("sheet");
   const p = new DOMPoint(x, y).matrixTransform(sheet.getScreenCTM().inverse());
   const away = ({ box: [l, t, w, h] }) => Math.hypot(Math.max(0, l - p.x, p.x - l - w), Math.max(0, t - p.y, p.y - t - h));
-  return model().panels.filter((q) => q.id).sort((a, b) => away(a) - away(b))[0].id;
+  const panel = model().panels.filter((q) => q.id).sort((a, b) => away(a) - away(b))[0].id;
+  return { panel, at: { atX: p.x.toFixed(3), atY: p.y.toFixed(3) } };
 }
 
 document.addEventListener("dragstart", (e) => {
@@ -75,16 +76,16 @@ document.addEventListener("dragover", (e) => {
 });
 document.addEventListener("drop", async (e) => {
   if (!e.target.closest?.("#board") || looking()) return;
-  const panel = panelAt(e.clientX, e.clientY);
+  const { panel, at } = under(e.clientX, e.clientY);
   const files = [...e.dataTransfer.files];
   const text = e.dataTransfer.getData("text/plain");
   if (files.length) {
     e.preventDefault();
-    for (const file of files) await send(file, "piece", panel);
+    for (const file of files) await send(file, "piece", panel, at);
   } else if (text.startsWith("Reglet picture ")) {
     e.preventDefault();
     const { sha, name } = JSON.parse(text.slice(15));
-    await edit("add", { what: "picture", picture: sha, name, panel });
+    await edit("add", { what: "picture", picture: sha, name, panel, atX: `${at.atX} mm`, atY: `${at.atY} mm` });
   } else return;
   hold(chosen())?.focus({ preventScroll: true });
 });

@@ -20,7 +20,18 @@ function holdOf(p, px) {
   const g = element("g", { class: on ? "hold chosen" : "hold", "data-piece": p.id, tabindex: 0, role: "button", "aria-pressed": String(on), "aria-label": p.name },
     element("path", { class: "halo", d: path(p.corners), fill: "none" }),
     element("path", { class: "box", d: path(p.corners), fill: "#000", "fill-opacity": 0 }));
+  if (p.lacks) g.append(...lacking(p, px));
   return g;
+}
+
+/** A place that should have something drawn in it, and why it has not. */
+function lacking(p, px) {
+  const [x, y, w, h] = p.box;
+  const size = Math.min(12 * px, w / (0.6 * p.lacks.length));
+  const words = element("text", { class: "lacks", x: x + w / 2, y: y + h / 2 + size / 3, "text-anchor": "middle" });
+  words.style.fontSize = `${size}px`;
+  words.textContent = p.lacks;
+  return [element("path", { class: "lacking", d: path(p.corners), fill: "none" }), words];
 }
 
 /** Draws round other corners what a piece is taken hold of by. */

@@ -4,6 +4,9 @@ import { literal } from "./caret.js";
 const BLOCKS = new Set(["P", "DIV", "LI", "UL", "OL", "BLOCKQUOTE", "H1", "H2", "H3", "H4", "H5", "H6", "TR", "SECTION", "ARTICLE", "PRE"]);
 const UNSEEN = new Set(["STYLE", "SCRIPT", "TITLE", "META", "LINK", "HEAD"]);
 
+/** The page's policy allows no styles, not even in what is only read: they are kept under another name. */
+const unstyled = (html) => html.replace(/<style[\s\S]*?<\/style>/gi, "").replace(/(<[a-z][^>]*?\s)style(\s*=)/gi, "$1data-style$2");
+
 const weight = (style) => ({ bold: 700, bolder: 700, normal: 400 })[style] ?? +style;
 
 function read(node, as, out) {
@@ -17,7 +20,7 @@ function read(node, as, out) {
     out.push({ break: true });
     return;
   }
-  const style = node.getAttribute("style") ?? ""; // the page's policy keeps it from being applied
+  const style = node.getAttribute("data-style") ?? "";
   const said = (name) => new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([\\w-]+)`, "i").exec(style)?.[1].toLowerCase();
   const [fontStyle, fontWeight, whiteSpace] = ["font-style", "font-weight", "white-space"].map(said);
   const now = { ...as };
@@ -44,7 +47,7 @@ function starred({ text, italic, bold }) {
 /** The text of an HTML document. */
 export function text(html) {
   const out = [];
-  read(new DOMParser().parseFromString(html, "text/html").body, { italic: false, bold: false, kept: false }, out);
+  read(new DOMParser().parseFromString(unstyled(html), "text/html").body, { italic: false, bold: false, kept: false }, out);
   const paragraphs = [[]];
   for (const part of out) {
     const now = paragraphs[paragraphs.length - 1];

@@ -11,7 +11,7 @@ document.addEventListener("input", (e) => {
 
 /** Enter goes to the question, Escape takes back what was typed. */
 document.addEventListener("keydown", (e) => {
-  if (!e.target.closest(".says") || e.defaultPrevented) return;
+  if (!e.target.closest(".says") || !field() || e.defaultPrevented) return; // own words are no fact's
   if (e.key === "Escape") leave();
   else if (e.key === "Enter" && e.target.id === "w-says" && !("prose" in e.target.dataset)) {
     if (field().value !== field().dataset.said) document.getElementById("says-fact").focus();

@@ -11,9 +11,11 @@ let tried = null;
 const buttonOf = (what) => what && [...place().querySelectorAll(".start")].find((b) => b.dataset.layout === what.layout && b.dataset.look === what.look);
 
 function mark() {
+  const back = place()?.querySelector("#start-back");
+  if (!back) return; // what is offered is not here yet
   const on = buttonOf(tried);
   for (const b of place().querySelectorAll(".start")) b.setAttribute("aria-pressed", b === on);
-  place().querySelector("#start-back").hidden = !tried;
+  back.hidden = !tried;
 }
 
 async function fill() {
@@ -73,14 +75,14 @@ document.addEventListener("submit", async (e) => {
 document.addEventListener("htmx:afterSwap", (e) => {
   if (!tried || !/\/(undo|redo)$/.test(e.detail?.pathInfo?.requestPath ?? "")) return;
   tried = null;
-  if (place()?.querySelector("#start-back")) mark();
+  mark();
 });
 
 document.addEventListener("click", async (e) => {
   if (e.target.id === "start-back") {
     await post("/undo", { chosen: chosen(), stay: "yes" });
     tried = null;
-    if (place()) mark();
+    mark();
     return;
   }
   const off = e.target.closest?.("[data-look-off]");

@@ -2,6 +2,7 @@ package app.reglet.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
@@ -14,6 +15,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
+import java.util.List;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.testng.annotations.Test;
@@ -78,6 +80,36 @@ public class LibraryTest {
     assertThat(desk.page.locator(".asset-line").first())
         .hasText("1200 × 1800 px, PNG, RGB, no profile: taken for sRGB");
     assertThat(desk.page.locator(".asset").nth(1)).containsText("used: ");
+  }
+
+  @Test
+  public void aPictureStandsWholeWhereItIsLetGoAndFillsItsPanelInOneAct() throws IOException {
+    Desk desk = Desk.atBench("Let go", "");
+    drop(desk, "front", 0.25, "flats.png", png(0x806040));
+    double[] put = desk.box("picture-1");
+    double[] front = panel(desk, "front");
+    assertThat(put[2] / put[3]).isCloseTo(1200.0 / 1800, within(0.002));
+    assertThat(put[0] + put[2] / 2)
+        .isCloseTo(front[0] + front[2] / 4, within(0.5)); // a pixel or two
+    assertThat(put[1] + put[3] / 2).isCloseTo(front[1] + front[3] / 2, within(0.5));
+    assertThat(desk.page.locator(".figures .from")).hasText("From the front’s trim, in");
+    desk.does(() -> desk.page.getByText("Fill the front to the bleed").click());
+    double[] filled = desk.box("picture-1");
+    // the bleed of 0.125 in at head, tail and fore-edge; none at the fold
+    assertThat(filled[0]).isCloseTo(front[0], within(0.01));
+    assertThat(filled[1]).isCloseTo(front[1] - 3.175, within(0.01));
+    assertThat(filled[2]).isCloseTo(front[2] + 3.175, within(0.01));
+    assertThat(filled[3]).isCloseTo(front[3] + 6.35, within(0.01));
+    assertThat(desk.page.locator(".figures .from")).hasText("From the front’s bleed, in");
+    assertThat(desk.page.locator("#p-left")).hasValue("0");
+  }
+
+  private static double[] panel(Desk desk, String id) {
+    Object box =
+        desk.page.evaluate(
+            "id => JSON.parse(document.getElementById('model').textContent).panels.find(p => p.id === id).box",
+            id);
+    return ((List<?>) box).stream().mapToDouble(n -> ((Number) n).doubleValue()).toArray();
   }
 
   @Test

@@ -12,10 +12,12 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Reglet running on a free port with data of its own, and a headless Chromium to look at it. */
@@ -24,6 +26,12 @@ public final class Live {
   private static final int MOST_WINDOWS = 4;
 
   private static final int SLOW_SECONDS = 10;
+
+  private static final List<String> COMPLAINTS = Collections.synchronizedList(new ArrayList<>());
+
+  private static final Pattern NOTED =
+      Pattern.compile(
+          "(Failed to load resource: .*(status of 4|ERR_INTERNET_DISCONNECTED)|Response Status Error Code 4|htmx:(sendError|sendAbort|afterRequest))");
 
   private static Live running;
 
@@ -137,11 +145,23 @@ public final class Live {
     return context;
   }
 
+  /** What pages complained of since it was asked last: none may in any test. */
+  static List<String> complaints() {
+    synchronized (COMPLAINTS) {
+      List<String> all = List.copyOf(COMPLAINTS);
+      COMPLAINTS.clear();
+      return all;
+    }
+  }
+
   private static void listenTo(Page page) {
+    page.onPageError(e -> COMPLAINTS.add(e + " at " + page.url()));
     page.onConsoleMessage(
         m -> {
-          if (m.type().equals("error") && !m.text().contains("status of 4")) {
-            System.err.println("console: " + m.text() + " at " + page.url());
+          // what was refused, overtaken or cut off is told on the page; browser and htmx note it
+          // too
+          if (m.type().equals("error") && !NOTED.matcher(m.text()).lookingAt()) {
+            COMPLAINTS.add(m.text() + " at " + page.url());
           }
         });
     tellSlow(page);

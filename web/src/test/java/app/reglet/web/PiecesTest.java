@@ -54,7 +54,7 @@ public class PiecesTest {
     desk.does(() -> desk.page.locator("#edge-kind").selectOption("plain"));
     type(desk, "#edge-width", "3 pt");
     assertThat(desk.page.locator("#said-edge")).hasText("0.0417 in");
-    type(desk, "#edge-dashes", "4 1.5");
+    type(desk, "#edge-dashes", "4 mm, 1.5 mm");
     assertThat(star.locator("[stroke-dasharray]")).isAttached();
     desk.page.keyboard().press("Escape");
     assertThat(desk.page.locator("#leaf-edge summary")).isFocused();

@@ -257,7 +257,7 @@ public class PreflightTest {
     desk.does(() -> desk.page.locator("#pieces [data-piece=blurb]").click());
     desk.does(
         () -> {
-          desk.page.locator("#p-left").fill("0 in");
+          desk.page.locator("#p-left").fill("-0.125 in");
           desk.page.locator("#p-left").press("Enter");
         });
     // a border beside the trim is found of the design alone, and mended with the others

@@ -7,6 +7,7 @@ import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -206,12 +207,20 @@ public class TreatmentTest {
     assertThat(now).isBetween(was / 2 - 1, was / 2 + 1);
     set(desk, "#pic-x", "0");
     set(desk, "#pic-y", "0");
-    // its upper left corner, mirrored: the picture's right edge lies on the box's
-    near(new int[] {covered(desk)}, new int[] {COLOURS[0]}, 2);
+    // the upper left corner as it is seen: of the file, which is mirrored, the upper right
+    near(new int[] {covered(desk)}, new int[] {COLOURS[1]}, 2);
     desk.does(() -> desk.page.locator("[data-turned='1']").click());
     assertThat(desk.page.locator("#said-framing"))
         .hasText("fills its box, 200 %, turned 90°, mirrored");
-    near(new int[] {covered(desk)}, new int[] {COLOURS[0]}, 2);
+    near(new int[] {covered(desk)}, new int[] {COLOURS[1]}, 2);
+    // the pad shows it as it lies: turned, then mirrored, and what is pressed on is what is seen
+    BufferedImage pad =
+        ImageIO.read(new ByteArrayInputStream(desk.page.locator("#focus-pad").screenshot()));
+    int[] seen = corners(pad);
+    near(seen, new int[] {COLOURS[0], COLOURS[2], COLOURS[1], COLOURS[3]}, 12);
+    BoundingBox box = desk.page.locator("#focus-pad").boundingBox();
+    desk.does(() -> desk.page.mouse().click(box.x + box.width - 1, box.y + 1));
+    near(new int[] {covered(desk)}, new int[] {COLOURS[2]}, 2);
     desk.does(() -> desk.page.locator("[data-turned='-1']").click());
     assertThat(desk.page.locator("#said-framing")).hasText("fills its box, 200 %, mirrored");
   }

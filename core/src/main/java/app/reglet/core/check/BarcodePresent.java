@@ -7,31 +7,46 @@ import app.reglet.core.wrap.Zone;
 import java.util.List;
 import java.util.Optional;
 
-/** Whether the barcode is on the cover where the designer supplies it, and in its area. */
+/**
+ * Whether the barcode is on the cover where the designer supplies it, and in its area; and whether
+ * a place kept for bars has any.
+ */
 public final class BarcodePresent implements Check {
   @Override
   public List<Finding> find(Subject s) {
-    Optional<Zone> zone = s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK);
-    if (zone.isEmpty() || s.laid().isEmpty() || s.book().isbn().isEmpty()) {
+    if (s.laid().isEmpty()) {
       return List.of();
+    }
+    boolean expected =
+        s.wrap().rules().barcode().stream()
+            .anyMatch(b -> b.supplier() == BarcodeRule.Supplier.DESIGNER);
+    List<Finding> unbarred =
+        s.laid().stream()
+            .filter(Laid.Unbarred.class::isInstance)
+            .map(
+                u ->
+                    Finding.ofPiece(
+                        new OfBarcode.BarcodeMissing(s.wrap().house().name(), true, expected),
+                        Finding.Severity.MEND,
+                        u,
+                        u.extent()))
+            .toList();
+    Optional<Zone> zone = s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK);
+    if (zone.isEmpty() || !unbarred.isEmpty()) {
+      return unbarred;
     }
     Box area = zone.get().box();
     List<Laid> codes = s.laid().stream().filter(Laid.Barcode.class::isInstance).toList();
     if (codes.isEmpty()) {
-      boolean supplied =
-          s.wrap()
-              .rules()
-              .barcode()
-              .map(b -> b.supplier() == BarcodeRule.Supplier.DESIGNER)
-              .orElse(false);
-      return supplied
+      boolean noIsbn = s.book().isbn().isEmpty();
+      return expected
           ? List.of(
               new Finding(
-                  new OfBarcode.BarcodeMissing(s.wrap().house().name()),
+                  new OfBarcode.BarcodeMissing(s.wrap().house().name(), noIsbn, true),
                   Finding.Severity.MEND,
                   Optional.of(area),
                   Optional.empty(),
-                  List.of(new Remedy.PlaceBarcode())))
+                  noIsbn ? List.of() : List.of(new Remedy.PlaceBarcode())))
           : List.of();
     }
     return codes.stream()

@@ -271,7 +271,13 @@ public final class FindingText implements Found.Visitor<String> {
 
   @Override
   public String barcodeMissing(OfBarcode.BarcodeMissing f) {
-    return f.house() + " expects the ISBN barcode in the art; it is not on the cover.";
+    String expected =
+        f.expected()
+            ? f.house() + " expects the ISBN barcode in the art; "
+            : "The cover has a place for the barcode; ";
+    return f.noIsbn()
+        ? expected + "there are no bars, since the docket has no sound ISBN: give it there."
+        : expected + "it is not on the cover.";
   }
 
   @Override

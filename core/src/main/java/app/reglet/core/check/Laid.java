@@ -125,6 +125,9 @@ public sealed interface Laid {
   record Barcode(String piece, String name, Outline outline, double magnification, double reflected)
       implements Laid {}
 
+  /** The place of a barcode that has no bars, since the book has no sound ISBN. */
+  record Unbarred(String piece, String name, Outline outline) implements Laid {}
+
   /**
    * A placed page.
    *

@@ -4,8 +4,14 @@ import app.reglet.core.measure.Size;
 
 /** What was found about the barcode and the area kept for it. */
 public sealed interface OfBarcode extends Found {
-  /** The house expects a barcode in the art. */
-  record BarcodeMissing(String house) implements OfBarcode {
+  /**
+   * The house expects a barcode in the art, or the cover has a place for one, and there are no
+   * bars.
+   *
+   * @param noIsbn whether that is since the book has no sound ISBN
+   * @param expected whether the house expects it
+   */
+  record BarcodeMissing(String house, boolean noIsbn, boolean expected) implements OfBarcode {
     @Override
     public String code() {
       return "barcode-missing";

@@ -43,4 +43,31 @@ public record Framing(Focus focus, double zoom, Fit fit, int quarters, boolean m
   public Framing withFocus(Focus other) {
     return new Framing(other, zoom, fit, quarters, mirrored);
   }
+
+  /**
+   * The focus as the picture is seen, turned and then mirrored: from its left edge and its top edge
+   * on the sheet.
+   */
+  public Focus seenFocus() {
+    double x = focus.x();
+    double y = focus.y();
+    for (int i = 0; i < quarters; i++) {
+      double turned = 1 - y;
+      y = x;
+      x = turned;
+    }
+    return new Focus(mirrored ? 1 - x : x, y);
+  }
+
+  /** The same with the focus at a point of the picture as it is seen, turned and then mirrored. */
+  public Framing withSeenFocus(Focus seen) {
+    double x = mirrored ? 1 - seen.x() : seen.x();
+    double y = seen.y();
+    for (int i = 0; i < quarters; i++) {
+      double back = 1 - x;
+      x = y;
+      y = back;
+    }
+    return withFocus(new Focus(x, y));
+  }
 }

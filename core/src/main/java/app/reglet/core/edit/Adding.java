@@ -171,6 +171,10 @@ final class Adding implements Addition.Kinds<Design> {
           .aligned(Setting.Align.CENTRE, Setting.VerticalAlign.MIDDLE)
           .breaking(Setting.Breaks.BALANCED, false, false);
 
+  /** A line down the spine: its capitals in the middle of the spine, as an eye takes it. */
+  private static final Setting SPINE =
+      HEADLINE.aligned(Setting.Align.CENTRE, Setting.VerticalAlign.CAPITALS);
+
   private Piece wordsOf(Addition.AddWords e) {
     Panel on = room.panel(e.panel());
     Box safe = on.safe();
@@ -184,16 +188,26 @@ final class Adding implements Addition.Kinds<Design> {
     Setting.Direction way =
         !spine ? Setting.Direction.LEVEL : Setting.Direction.onSpines(wrap.rules());
     boolean prose = e.fact() != null && e.fact().isProse();
-    Length size = spine ? Length.pt("22") : prose ? Length.pt("11") : Length.pt("24");
+    Optional<Words> like = room.like(e.fact());
+    Length size =
+        spine
+            ? Length.pt("22")
+            : prose ? like.map(w -> w.type().size()).orElse(Length.pt("11")) : Length.pt("24");
+    String face = like.map(w -> w.type().face()).orElse(prose ? Room.TEXT_FACE : room.face());
     Words words =
-        Words.of(e.fact(), e.fact() == null ? "New words" : "", room.face(), size, room.ink())
-            .withSetting(prose ? PROSE : HEADLINE)
+        Words.of(e.fact(), e.fact() == null ? "New words" : "", face, size, room.ink())
+            .withSetting(prose ? PROSE : spine ? SPINE : HEADLINE)
             .running(way);
     Length height = spine ? safe.height().dividedBy(2) : safe.height().dividedBy(6);
+    Box usual =
+        new Box(safe.left(), safe.top().plus(safe.height().dividedBy(4)), safe.width(), height);
     Box box =
-        room.free(
-            new Box(safe.left(), safe.top().plus(safe.height().dividedBy(4)), safe.width(), height),
-            safe);
+        prose
+            ? room.gap(safe)
+                .filter(g -> !g.height().isLessThan(height))
+                .map(g -> high(g, safe.height().dividedBy(2)))
+                .orElseGet(() -> room.free(usual, safe))
+            : room.clear(usual, safe);
     String name =
         (spine
                 ? "spine "
@@ -211,6 +225,11 @@ final class Adding implements Addition.Kinds<Design> {
                 Anchors.hung(Region.safe(e.panel()), Span.Hold.BOTH, Span.Hold.START, box, wrap)
                     .down()),
         words);
+  }
+
+  /** The upper part of a strip that is higher than prose needs. */
+  private static Box high(Box strip, Length most) {
+    return new Box(strip.left(), strip.top(), strip.width(), strip.height().min(most));
   }
 
   private Piece bandOf(Addition.AddBand e) {
@@ -231,21 +250,15 @@ final class Adding implements Addition.Kinds<Design> {
         Content.Shape.band(new Colour.Rgb(0xfbf8f1)));
   }
 
+  /** All of it, as large as half the panel holds, round where it was let go. */
   private Piece pictureOf(Addition.AddPicture e) {
-    Box safe = room.panel(e.panel()).safe();
-    Length width = safe.width().dividedBy(2);
-    Box box =
-        room.free(
-            new Box(
-                safe.centreX().minus(width.half()),
-                safe.top().plus(safe.height().dividedBy(4)),
-                width,
-                safe.height().dividedBy(3)),
-            safe);
+    Box trim = room.panel(e.panel()).trim();
+    double width = Math.min(trim.width().toMm() / 2, trim.height().toMm() / 2 * e.proportion());
+    Box box = room.round(trim, e.at(), Length.nearMm(width), Length.nearMm(width / e.proportion()));
     return new Piece(
         design.freeId("picture"),
         e.name(),
-        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.START, box, wrap),
+        Anchors.hung(Region.trim(e.panel()), Span.Hold.MIDDLE, Span.Hold.MIDDLE, box, wrap),
         Content.Picture.of(e.sha()));
   }
 }

@@ -4,7 +4,6 @@ import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
-import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Figure;
 import app.reglet.core.design.Motif;
 import app.reglet.core.design.Paint;
@@ -14,12 +13,14 @@ import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Tiling;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Point;
 import app.reglet.core.wrap.Panel;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** New forms, frames, ornaments and patterns. */
 final class AddingShapes {
@@ -56,15 +57,8 @@ final class AddingShapes {
   Piece ornament(Addition.AddOrnament e) {
     Box trim = room.panel(e.panel()).trim();
     Length width = trim.width().dividedBy(e.proportion() > 2 ? 2 : 4);
-    Length height = Length.nearMm(width.toMm() / e.proportion()).max(DesignLimits.LEAST_PIECE);
-    Box box =
-        room.free(
-            new Box(
-                trim.centreX().minus(width.half()),
-                trim.centreY().minus(height.half()),
-                width,
-                height),
-            trim);
+    Length height = Length.nearMm(width.toMm() / e.proportion());
+    Box box = room.round(trim, e.at(), width, height);
     return new Piece(
         design.freeId("ornament"),
         e.name(),
@@ -76,11 +70,8 @@ final class AddingShapes {
   /** A page is as large as it was made, on whatever panel: to be smaller is its owner's choice. */
   Piece page(Addition.AddPage e) {
     Box trim = room.panel(e.panel()).trim();
-    Length width = e.size().width().max(DesignLimits.LEAST_PIECE);
-    Length height = e.size().height().max(DesignLimits.LEAST_PIECE);
-    Box box =
-        new Box(
-            trim.centreX().minus(width.half()), trim.centreY().minus(height.half()), width, height);
+    Point middle = e.at().orElse(new Point(trim.centreX(), trim.centreY()));
+    Box box = room.round(trim, Optional.of(middle), e.size().width(), e.size().height());
     return new Piece(
         design.freeId("page"),
         e.name(),

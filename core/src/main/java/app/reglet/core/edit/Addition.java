@@ -3,6 +3,7 @@ package app.reglet.core.edit;
 import app.reglet.core.book.Fact;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Figure;
+import app.reglet.core.measure.Point;
 import app.reglet.core.measure.Size;
 import app.reglet.core.wrap.PanelKind;
 import java.util.List;
@@ -116,13 +117,19 @@ public sealed interface Addition extends Edit {
    * @param ornament its id
    * @param proportion its width by its height
    * @param inks its colours, empty for that of the words
+   * @param at where its middle is put on the sheet; empty for the panel's middle
    */
   record AddOrnament(
-      PanelKind panel, String ornament, String name, double proportion, List<Colour> inks)
+      PanelKind panel,
+      String ornament,
+      String name,
+      double proportion,
+      List<Colour> inks,
+      Optional<Point> at)
       implements Addition {
-    /** An ornament in the colour of the words. */
+    /** An ornament in the colour of the words, in the panel's middle. */
     public AddOrnament(PanelKind panel, String ornament, String name, double proportion) {
-      this(panel, ornament, name, proportion, List.of());
+      this(panel, ornament, name, proportion, List.of(), Optional.empty());
     }
 
     @Override
@@ -139,8 +146,14 @@ public sealed interface Addition extends Edit {
     }
   }
 
-  /** A picture put on a panel. */
-  record AddPicture(PanelKind panel, String sha, String name) implements Addition {
+  /**
+   * A picture put on a panel, all of it to be seen.
+   *
+   * @param proportion its width by its height, upright
+   * @param at where its middle is put on the sheet; empty for the panel's middle
+   */
+  record AddPicture(PanelKind panel, String sha, String name, double proportion, Optional<Point> at)
+      implements Addition {
     @Override
     public <R> R add(Kinds<R> kinds) {
       return kinds.picture(this);
@@ -151,8 +164,10 @@ public sealed interface Addition extends Edit {
    * A page of a PDF put in a panel's middle, as large as it is.
    *
    * @param size of the page
+   * @param at where its middle is put on the sheet; empty for the panel's middle
    */
-  record AddPage(PanelKind panel, String sha, int number, String name, Size size)
+  record AddPage(
+      PanelKind panel, String sha, int number, String name, Size size, Optional<Point> at)
       implements Addition {
     @Override
     public <R> R add(Kinds<R> kinds) {

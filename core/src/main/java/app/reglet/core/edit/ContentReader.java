@@ -250,11 +250,29 @@ final class ContentReader {
     return new Content.Pattern(
         motif,
         new Tiling(
-            typed.lengthIfAny("tileWidth").orElse(t.width()),
-            typed.lengthIfAny("tileAcross").orElse(t.across()),
-            typed.lengthIfAny("tileDown").orElse(t.down()),
+            within("tileWidth", "A motif is ", " wide", Tiling.LEAST, t.width()),
+            within("tileAcross", "Between motifs lie ", "", Length.ZERO, t.across()),
+            within("tileDown", "Between motifs lie ", "", Length.ZERO, t.down()),
             typed.choice("stagger", t.stagger()),
             typed.figure("tileAngle", "angle", -360, 360, t.angle())));
+  }
+
+  /** A measure of a pattern, refused in the unit that it was typed in. */
+  private Length within(String field, String what, String way, Length least, Length old) {
+    Length now = typed.lengthIfAny(field).orElse(old);
+    if (now.isLessThan(least) || now.isMoreThan(Tiling.MOST)) {
+      throw new Refusal(
+          field,
+          what
+              + least.figure(typed.unit(), 3)
+              + " to "
+              + Tiling.MOST.brief(typed.unit())
+              + way
+              + "; typed was "
+              + now.print(typed.unit())
+              + ".");
+    }
+    return now;
   }
 
   private Optional<Content.Pattern> pattern(Optional<Content.Pattern> old) {

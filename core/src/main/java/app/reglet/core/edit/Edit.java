@@ -37,6 +37,8 @@ public sealed interface Edit
 
     R hang(Hang edit);
 
+    R fill(Fill edit);
+
     R set(Set edit);
 
     R appear(Appear edit);
@@ -144,6 +146,17 @@ public sealed interface Edit
     @Override
     public <R> R accept(Visitor<R> visitor) {
       return visitor.hang(this);
+    }
+  }
+
+  /**
+   * Made to fill its panel as far as the bleed, upright, and to go on doing so on any other cover;
+   * a piece that hangs on no panel fills the whole sheet.
+   */
+  record Fill(String piece) implements OfPiece {
+    @Override
+    public <R> R accept(Visitor<R> visitor) {
+      return visitor.fill(this);
     }
   }
 
@@ -298,7 +311,19 @@ public sealed interface Edit
 
   /** A change of one piece. */
   sealed interface OfPiece extends Edit
-      permits Resize, Place, Turn, Flip, Hang, Set, Appear, Rename, Lock, Hide, Reorder, Ungroup {
+      permits Resize,
+          Place,
+          Turn,
+          Flip,
+          Hang,
+          Fill,
+          Set,
+          Appear,
+          Rename,
+          Lock,
+          Hide,
+          Reorder,
+          Ungroup {
     String piece();
 
     @Override

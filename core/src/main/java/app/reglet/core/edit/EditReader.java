@@ -16,6 +16,7 @@ import app.reglet.core.design.Span;
 import app.reglet.core.layout.Dress;
 import app.reglet.core.layout.StartingLayout;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Point;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
@@ -84,6 +85,7 @@ public final class EditReader {
       case "turn" -> new Edit.Turn(id(), typed.figure("angle", "angle", -360, 360, 0));
       case "flip" -> new Edit.Flip(id(), typed.text("way").equals("across"));
       case "hang" -> hang();
+      case "fill" -> new Edit.Fill(id());
       case "set" -> set();
       case "appear" -> new Edit.Appear(id(), contents.changed(piece().appearance()));
       case "rename" -> new Edit.Rename(id(), typed.text("name"));
@@ -215,7 +217,9 @@ public final class EditReader {
           new Addition.AddPicture(
               typed.choice("panel", PanelKind.FRONT),
               new PictureReader(typed, stock).kept(typed.text("picture")),
-              typed.text("name", "Picture"));
+              typed.text("name", "Picture"),
+              stock.proportion(typed.text("picture")),
+              at());
       case "line" -> new Addition.AddLine();
       case "subject" ->
           new Addition.AddSubject(
@@ -235,6 +239,13 @@ public final class EditReader {
         yield new Addition.AddWords(Choices.of(PanelKind.class, parts[0]), fact);
       }
     };
+  }
+
+  /** Where something was let go on the sheet. */
+  private Optional<Point> at() {
+    return typed.has("atX") && typed.has("atY")
+        ? Optional.of(new Point(typed.length("atX"), typed.length("atY")))
+        : Optional.empty();
   }
 
   private Edit shape() {

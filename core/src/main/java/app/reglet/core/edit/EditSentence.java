@@ -70,6 +70,11 @@ public final class EditSentence implements Edit.Visitor<String> {
   }
 
   @Override
+  public String fill(Edit.Fill e) {
+    return of(e, "made to fill its panel");
+  }
+
+  @Override
   public String set(Edit.Set e) {
     return of(e, changed(e));
   }

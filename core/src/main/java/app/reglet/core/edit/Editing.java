@@ -26,11 +26,22 @@ public final class Editing implements Edit.Visitor<Design> {
   private final Design design;
   private final Placing placing;
 
-  private Editing(Design design, Wrap wrap, Book book) {
+  private Editing(Design design, Wrap wrap, Book book, Unit unit) {
     this.design = design;
     this.wrap = wrap;
     this.book = book;
-    this.placing = new Placing(design, wrap);
+    this.placing = new Placing(design, wrap, unit);
+  }
+
+  /**
+   * The design after a change, where what can't be done is told in the house's unit.
+   *
+   * @param wrap the outside of the cover it lies on
+   * @param book whose words it shows
+   * @throws Refusal when it can't be done, with a sentence
+   */
+  public static Design apply(Edit edit, Design design, Wrap wrap, Book book) {
+    return apply(edit, design, wrap, book, wrap.house().unit());
   }
 
   /**
@@ -38,10 +49,11 @@ public final class Editing implements Edit.Visitor<Design> {
    *
    * @param wrap the outside of the cover it lies on
    * @param book whose words it shows
+   * @param unit that what can't be done is told in
    * @throws Refusal when it can't be done, with a sentence
    */
-  public static Design apply(Edit edit, Design design, Wrap wrap, Book book) {
-    return new Editing(design, wrap, book).apply(edit);
+  public static Design apply(Edit edit, Design design, Wrap wrap, Book book, Unit unit) {
+    return new Editing(design, wrap, book, unit).apply(edit);
   }
 
   private Design apply(Edit edit) {
@@ -134,6 +146,17 @@ public final class Editing implements Edit.Visitor<Design> {
   public Design hang(Edit.Hang e) {
     expectNoPart(piece(e.piece()));
     return with(e.piece(), p -> placing.hung(p, e));
+  }
+
+  @Override
+  public Design fill(Edit.Fill e) {
+    expectNoPart(piece(e.piece()));
+    return with(
+        e.piece(),
+        p -> {
+          expectNoBarcode(p);
+          return placing.filling(p);
+        });
   }
 
   @Override

@@ -5,7 +5,6 @@ import app.reglet.core.design.Colour;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Stroke;
 import app.reglet.core.measure.Length;
-import app.reglet.core.measure.Unit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -153,7 +152,7 @@ final class PaintReader {
   }
 
   private List<Length> dashes() {
-    List<Length> dashes = typed.lengths("edgeDashes", Unit.MM);
+    List<Length> dashes = typed.lengths("edgeDashes", typed.unit());
     if (dashes.size() > MOST_DASHES) {
       throw new Refusal(
           "edgeDashes",

@@ -67,17 +67,30 @@ final class PictureReader {
     return CutMarks.parse(typed.text("marks", ""));
   }
 
+  /** {@code focusX}, {@code focusY}: of the picture as it is seen, turned and then mirrored. */
   private Framing framing(Framing old) {
-    return new Framing(
+    Framing framed =
+        new Framing(
+            old.focus(),
+            typed.figure(
+                    "zoom",
+                    "enlargement in percent",
+                    100,
+                    100 * Framing.MOST_ZOOM,
+                    100 * old.zoom())
+                / 100,
+            typed.choice("fit", old.fit()),
+            Math.floorMod(
+                old.quarters() + (int) typed.figure("turned", "quarter turn", -3, 3, 0), 4),
+            typed.flag("mirrored", old.mirrored()));
+    if (!typed.has("focusX") && !typed.has("focusY")) {
+      return framed;
+    }
+    Focus seen = framed.seenFocus();
+    return framed.withSeenFocus(
         new Focus(
-            typed.figure("focusX", "focus", 0, 1, old.focus().x()),
-            typed.figure("focusY", "focus", 0, 1, old.focus().y())),
-        typed.figure(
-                "zoom", "enlargement in percent", 100, 100 * Framing.MOST_ZOOM, 100 * old.zoom())
-            / 100,
-        typed.choice("fit", old.fit()),
-        Math.floorMod(old.quarters() + (int) typed.figure("turned", "quarter turn", -3, 3, 0), 4),
-        typed.flag("mirrored", old.mirrored()));
+            typed.figure("focusX", "focus", 0, 1, seen.x()),
+            typed.figure("focusY", "focus", 0, 1, seen.y())));
   }
 
   private Treatment treatment(String sha, Treatment old) {

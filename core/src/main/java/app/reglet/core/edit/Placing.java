@@ -24,10 +24,20 @@ import java.util.Optional;
 final class Placing {
   private final Design design;
   private final Wrap wrap;
+  private final Unit unit;
 
+  /** One that speaks the house's unit. */
   Placing(Design design, Wrap wrap) {
+    this(design, wrap, wrap.house().unit());
+  }
+
+  /**
+   * @param unit of the figures in what is said
+   */
+  Placing(Design design, Wrap wrap, Unit unit) {
     this.design = design;
     this.wrap = wrap;
+    this.unit = unit;
   }
 
   /** The scope that a piece lies in. */
@@ -112,9 +122,9 @@ final class Placing {
     if (!width.isPositive() || !height.isPositive()) {
       throw new Refusal(
           "Width and height must be above zero; typed were "
-              + width.print(Unit.MM)
+              + width.print(unit)
               + " and "
-              + height.print(Unit.MM)
+              + height.print(unit)
               + ".");
     }
     Length left = e.left().map(l -> origin.left().plus(l)).orElse(box.left());
@@ -144,6 +154,18 @@ final class Placing {
     return piece.withAnchors(Anchors.hung(e.region(), e.across(), e.down(), box, scope.regions()));
   }
 
+  /** Upright from edge to edge of its panel with the bleed, or of the whole sheet. */
+  Piece filling(Piece piece) {
+    Scope scope = scopeOf(piece);
+    PanelKind on = piece.anchors().across().region().panel();
+    Region region = on == null ? Region.SHEET : new Region(Region.Bounds.BLEED, on);
+    if (scope.regions().box(region).isEmpty()) {
+      throw new Refusal(
+          "A piece in a group fills no panel: take it out of its group, or size the group.");
+    }
+    return piece.withPlacement(piece.placement().withAnchors(Anchors.filling(region)).withAngle(0));
+  }
+
   /** Moved, and hung from then on what it was laid on; what goes from edge to edge goes on so. */
   Piece snapped(Piece piece, Arrangement.Snap e) {
     Piece there = moved(piece, e.right(), e.down());
@@ -167,8 +189,10 @@ final class Placing {
     if (box.width().isLessThan(DesignLimits.LEAST_PIECE)
         || box.height().isLessThan(DesignLimits.LEAST_PIECE)) {
       throw new Refusal(
-          "A piece is at least 1 mm wide and high; this would be "
-              + box.size().print(Unit.MM)
+          "A piece is at least "
+              + DesignLimits.LEAST_PIECE.brief(unit)
+              + " wide and high; this would be "
+              + box.size().brief(unit)
               + ".");
     }
     onSheet(box);

@@ -53,6 +53,11 @@ public interface Stock {
     return false;
   }
 
+  /** A picture's width by its height, upright; a square's when it is not here. */
+  default double proportion(String sha) {
+    return 1;
+  }
+
   /** A picture as a layout shows it, empty when it is not here. */
   default Optional<Dress.Shown> shown(String sha) {
     return Optional.empty();

@@ -116,7 +116,7 @@ record FleetLayout(Draft d) {
         "Spine " + id,
         Anchors.fromTop(safe, d.h(top), d.h(length)),
         Words.of(fact, "", face, Length.pt("22"), d.on(Role.PAPER))
-            .aligned(fact == Fact.TITLE ? Align.LEFT : Align.RIGHT, VerticalAlign.MIDDLE)
+            .aligned(fact == Fact.TITLE ? Align.LEFT : Align.RIGHT, VerticalAlign.CAPITALS)
             .withLeading(1)
             .running(way));
   }

@@ -258,7 +258,7 @@ record Surroundings(Draft d, Colour ink, Panel panel, Role backing, double top) 
         "Spine " + id,
         anchors,
         Words.of(fact, "", face, Length.pt("22"), colour)
-            .aligned(align, Setting.VerticalAlign.MIDDLE)
+            .aligned(align, Setting.VerticalAlign.CAPITALS)
             .withLeading(1.0)
             .running(way)
             .withPanel(colour.equals(ink) ? slim() : null));

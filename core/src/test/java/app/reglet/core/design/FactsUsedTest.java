@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.book.Book;
 import app.reglet.core.book.Fact;
+import app.reglet.core.book.Further;
 import app.reglet.core.book.Isbn;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Region;
@@ -48,5 +49,27 @@ public class FactsUsedTest {
             PrintedSide.INSIDE,
             c -> c.plus(new Piece("p", "P", Anchors.filling(Region.TRIMMED), own("{subtitle}"))));
     assertThat(FactsUsed.missing(inside, BOOK)).doesNotContain(Fact.SUBTITLE);
+  }
+
+  /** A jacket has the beginning of the blurb on one flap and the rest on the other. */
+  @Test
+  public void bothHalvesOfTheBlurbAreTheBlurbAndOneLacksTheOther() {
+    Book parted =
+        new Book("T", "", "", "", "One.\nTwo.\nThree.", Optional.empty(), "", Further.NONE);
+    Design first = with(own("{Beginning of the blurb}"));
+    assertThat(FactsUsed.nowhere(first, parted)).containsExactly("title", "rest of the blurb");
+    Design both =
+        first.changed(
+            PrintedSide.OUTSIDE,
+            c ->
+                c.plus(
+                    new Piece(
+                        "q", "Q", Anchors.filling(Region.TRIMMED), own("{rest of the blurb}"))));
+    assertThat(FactsUsed.nowhere(both, parted)).containsExactly("title");
+    assertThat(FactsUsed.missing(both, parted)).containsExactly(Fact.TITLE);
+    assertThat(FactsUsed.nowhere(Design.EMPTY, parted)).containsExactly("title", "blurb");
+    Book brief = new Book("T", "", "", "", "One.", Optional.empty(), "", Further.NONE);
+    assertThat(FactsUsed.nowhere(first, brief)).containsExactly("title");
+    assertThat(FactsUsed.nowhere(Design.EMPTY, brief)).containsExactly("title", "blurb");
   }
 }

@@ -113,7 +113,10 @@ public class EditSentenceTest {
       {new Addition.AddWords(PanelKind.BACK, Fact.BLURB), "Added words on the back: blurb"},
       {new Addition.AddWords(PanelKind.FRONT, null), "Added words on the front"},
       {new Addition.AddBand(PanelKind.FRONT), "Added band"},
-      {new Addition.AddPicture(PanelKind.FRONT, "ab", "sea.png"), "Added picture sea.png"},
+      {
+        new Addition.AddPicture(PanelKind.FRONT, "ab", "sea.png", 1.5, Optional.empty()),
+        "Added picture sea.png"
+      },
       {new Addition.AddBarcode(), "Added barcode"},
     };
   }

@@ -4,6 +4,7 @@ import app.reglet.core.check.Laid;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.CutOut;
+import app.reglet.core.design.Focus;
 import app.reglet.core.design.Framing;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
@@ -14,7 +15,6 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
-import java.awt.geom.Point2D;
 
 /**
  * A picture as it lies in a box.
@@ -63,13 +63,9 @@ public record FramedPicture(Picture picture, Content.Picture content, Rect box) 
   private Rect whole() {
     double w = scale() * (onSide() ? picture.height() : picture.width());
     double h = scale() * (onSide() ? picture.width() : picture.height());
-    Point2D focus =
-        turned().transform(new Point2D.Double(framing().focus().x(), framing().focus().y()), null);
+    Focus focus = framing().seenFocus();
     return new Rect(
-        box.x() - (w - box.width()) * focus.getX(),
-        box.y() - (h - box.height()) * focus.getY(),
-        w,
-        h);
+        box.x() - (w - box.width()) * focus.x(), box.y() - (h - box.height()) * focus.y(), w, h);
   }
 
   /** What of the box it covers. */

@@ -204,12 +204,13 @@ final class LayContent implements Content.Visitor<List<Mark>> {
 
   @Override
   public List<Mark> barcode(Content.Barcode barcode) {
-    if (lay.book.isbn().isEmpty()) {
-      lay.absent.add(piece.name() + " (the book has no ISBN)");
-      return List.of();
-    }
     if (lay.wrap.rules().printsBarcode()) {
       lay.absent.add(piece.name() + " (" + lay.wrap.house().name() + " prints its own)");
+      return List.of();
+    }
+    if (lay.book.isbn().isEmpty()) {
+      lay.absent.add(piece.name() + " (the book has no sound ISBN)");
+      lay.laid.add(new Laid.Unbarred(piece.id(), piece.name(), Outlines.of(box, toSheet)));
       return List.of();
     }
     Colour.Solid panel = lay.fills.solid(barcode.panel());

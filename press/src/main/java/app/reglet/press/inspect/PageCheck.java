@@ -180,7 +180,7 @@ final class PageCheck {
       return;
     }
     if (codes.isEmpty()) {
-      if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER && isbn.isPresent()) {
+      if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER) {
         found.add(new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND));
       } else if (rule.get().supplier() == BarcodeRule.Supplier.HOUSE) {
         drawn.darkBarcodeArea().ifPresent(found::add);

@@ -20,9 +20,12 @@ import app.reglet.core.design.Mending;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Panel;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Placement;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.design.Stroke;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Size;
 import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
@@ -166,5 +169,128 @@ public class ContrastMeterTest {
     assertThat(found).hasSize(1);
     assertThat(found.get(0).mustMend()).isTrue();
     assertThat(found.get(0).remedies().get(0)).isInstanceOf(Remedy.Recolour.class);
+  }
+
+  private static Appearance.Shadow shadow(String by, String blur, int rgb) {
+    return new Appearance.Shadow(
+        Length.mm(by), Length.mm(by), Length.mm(blur), rgb(rgb), by.equals("0") ? 0.9 : 0.5);
+  }
+
+  private static Piece under(Piece piece, Appearance.Shadow shadow) {
+    return piece.withAppearance(Appearance.PLAIN.withShadow(shadow));
+  }
+
+  private static Piece edged(Piece piece, int rgb, String width) {
+    Words w = (Words) piece.content();
+    return piece.withContent(
+        new Words(
+            w.fact(),
+            w.text(),
+            w.type(),
+            w.setting(),
+            w.paint(),
+            new Stroke(Paint.of(rgb(rgb)), Length.mm(width), List.of(), Stroke.Side.OUTSIDE),
+            w.curve(),
+            w.panel(),
+            w.through()));
+  }
+
+  private static Piece grouped(Piece piece, Appearance look) {
+    return new Piece(
+        "g",
+        "Group",
+        Placement.upright(Anchors.filling(Region.safe(PanelKind.FRONT))),
+        look,
+        new Content.Group(
+            new Size(
+                WRAP.box(Region.safe(PanelKind.FRONT)).orElseThrow().width(),
+                WRAP.box(Region.safe(PanelKind.FRONT)).orElseThrow().height()),
+            List.of(piece.withAnchors(Anchors.filling(Region.GROUP)))),
+        false,
+        false);
+  }
+
+  /** The shadow that the bench gives, and what the same words have without one. */
+  @Test
+  public void aShadowOfTheirOwnTakesNothingFromWords() {
+    Ground ground = Ground.plain(rgb(0xb9a27c));
+    for (String pt : new String[] {"11", "24", "60"}) {
+      Piece plain = words(0x2a2018, pt);
+      double ratio = only(design(ground, plain)).median();
+      Appearance.Shadow usual = shadow("0.8", "1.2", 0x000000);
+      for (Piece shaded :
+          List.of(under(plain, usual), grouped(plain, Appearance.PLAIN.withShadow(usual)))) {
+        Seen seen = only(design(ground, shaded));
+        assertThat(seen.median()).as(shaded.id() + pt).isCloseTo(ratio, within(0.05));
+        assertThat(seen.worst()).as(shaded.id() + pt).isCloseTo(ratio, within(0.05));
+      }
+    }
+  }
+
+  @Test
+  public void aLineOrShadowAllRoundLettersMakesThemStandOut() {
+    Ground white = Ground.plain(Colour.WHITE);
+    Piece plain = words(0xffffff, "40");
+    assertThat(only(design(white, edged(plain, 0x000000, "0.8"))).worst()).isGreaterThan(15);
+    Seen haloed = only(design(white, under(plain, shadow("0", "1", 0x000000))));
+    assertThat(haloed.worst()).isGreaterThan(1.3);
+    // on one side alone it leaves the other side unseen
+    Seen beside = only(design(white, under(plain, shadow("0.8", "0", 0x000000))));
+    assertThat(beside.worst()).isLessThan(1.1);
+    // nor does a line of the letters' own colour hide a ground that they stand out from
+    assertThat(only(design(Ground.plain(Colour.BLACK), edged(plain, 0xffffff, "0.8"))).worst())
+        .isCloseTo(21, within(0.1));
+  }
+
+  /** What lies between the shadow and the letters still lies behind them. */
+  @Test
+  public void aPanelInTheLettersColourHidesThemThoughTheyHaveAShadow() {
+    Piece plain = words(0x202020, "24");
+    Piece panelled =
+        plain.withContent(
+            ((Words) plain.content())
+                .withPanel(
+                    new Panel(
+                        Paint.of(rgb(0x202020)), 1, Length.ZERO, Length.mm("3"), Length.mm("3"))));
+    Seen seen =
+        only(design(Ground.plain(Colour.WHITE), under(panelled, shadow("0.8", "1.2", 0x000000))));
+    assertThat(seen.median()).isCloseTo(1, within(0.01));
+  }
+
+  /** Lines to write on, a hair wide, run behind the letters. */
+  @Test
+  public void thinLinesBehindWordsTakeLittleFromThemAndBarsMuch() {
+    Piece words = words(0x1d2327, "24");
+    for (String width : new String[] {"0.35", "8"}) {
+      Piece[] pieces = new Piece[13];
+      for (int i = 0; i < 12; i++) {
+        pieces[i] =
+            new Piece(
+                "rule" + i,
+                "Rule",
+                Anchors.stretched(
+                    Region.SHEET,
+                    Length.ZERO,
+                    Length.mm("40").plus(Length.mm("4.3").times(i)),
+                    Length.ZERO,
+                    Length.mm("40")),
+                new Content.Shape(
+                    Figure.RECTANGLE,
+                    null,
+                    new Stroke(
+                        Paint.of(rgb(0x1d2327)),
+                        Length.mm(width),
+                        List.of(),
+                        Stroke.Side.CENTRED)));
+      }
+      pieces[12] = words;
+      Seen seen = measured(design(Ground.plain(Colour.WHITE), pieces), Pictures.NONE).get(0);
+      if (width.equals("8")) {
+        assertThat(seen.worst()).isLessThan(1.1);
+      } else {
+        assertThat(seen.worst()).isGreaterThan(Contrast.least(Length.pt("24")));
+        assertThat(seen.median()).isGreaterThan(10);
+      }
+    }
   }
 }

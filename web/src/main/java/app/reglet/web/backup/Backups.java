@@ -148,8 +148,18 @@ public class Backups {
   /** The database as it is at this moment, in a file of its own. */
   private Path copy() throws IOException {
     room.need(2 * database.size());
-    Path zip = uploads.scratch();
     Path copy = uploads.scratch();
+    try {
+      copyTo(copy);
+      return copy;
+    } catch (IOException | RuntimeException e) {
+      Files.deleteIfExists(copy);
+      throw e;
+    }
+  }
+
+  private void copyTo(Path copy) throws IOException {
+    Path zip = uploads.scratch();
     try (Connection c = database.getConnection();
         PreparedStatement s = c.prepareStatement("backup to ?")) {
       s.setString(1, zip.toString());
@@ -158,13 +168,12 @@ public class Backups {
         for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
           if (e.getName().endsWith(".mv.db")) {
             Files.copy(in, copy, StandardCopyOption.REPLACE_EXISTING);
-            return copy;
+            return;
           }
         }
       }
       throw new IOException("the database gave no copy of itself");
     } catch (SQLException e) {
-      Files.deleteIfExists(copy);
       throw new IOException("the database can't be copied: " + e.getMessage(), e);
     } finally {
       Files.deleteIfExists(zip);

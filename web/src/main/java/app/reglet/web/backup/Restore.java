@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.DatabaseFile;
+import app.reglet.web.store.Restoring;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.StartTrouble;
 import app.reglet.web.store.StoredFiles;
@@ -14,9 +15,7 @@ import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.SimpleFileVisitor;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.BasicFileAttributes;
-import java.time.Instant;
 import java.util.Enumeration;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
@@ -51,26 +50,28 @@ public final class Restore {
       throw new Refusal("There is no file “" + from + "”.");
     }
     DataDirectory data = DataDirectory.claim(directory);
+    Restoring restoring = new Restoring(data);
     try {
-      return new Restore(data).run(backup);
+      return new Restore(data).run(backup, restoring);
     } catch (IOException e) {
       throw new Refusal(
           "“"
               + from
               + "” can't be brought back ("
               + e.getMessage()
-              + "); what is in "
-              + data.root()
-              + " was not changed.");
+              + "); "
+              + (restoring.isReady()
+                  ? "it is half done, and the next start of Reglet goes on with it. What was in "
+                      + data.root()
+                      + " before is in the directory there whose name begins with before-restore."
+                  : "what is in " + data.root() + " was not changed."));
     } finally {
       data.destroy();
     }
   }
 
-  private String run(Path backup) throws IOException {
-    Path fresh = data.root().resolve("restoring");
-    DataDirectory.deleteAll(fresh);
-    Files.createDirectories(fresh);
+  private String run(Path backup, Restoring restoring) throws IOException {
+    Path fresh = restoring.begin();
     try {
       if (Files.isDirectory(backup)) {
         copy(backup, fresh);
@@ -79,24 +80,19 @@ public final class Restore {
       }
       Backups.Slip slip = slip(fresh);
       int pictures = expectWhole(fresh, slip);
-      Path aside = putAside();
-      Files.move(
-          fresh.resolve(Backups.DATABASE), data.databaseFile(), StandardCopyOption.ATOMIC_MOVE);
-      Path taken = fresh.resolve(Backups.PICTURES);
-      if (Files.isDirectory(taken)) {
-        Files.move(taken, data.pictures(), StandardCopyOption.ATOMIC_MOVE);
-      }
-      StoredFiles.force(data.root());
+      boolean before = Files.exists(data.databaseFile()) || Files.exists(data.pictures());
+      Path aside = restoring.ready();
+      restoring.finish();
       return "The backup of "
           + slip.made()
           + " is back, with "
           + pictures
           + (pictures == 1 ? " picture. " : " pictures. ")
-          + (aside == null
-              ? "There was nothing before."
-              : "What was there before is in " + aside + ".");
+          + (before ? "What was there before is in " + aside + "." : "There was nothing before.");
     } finally {
-      DataDirectory.deleteAll(fresh);
+      if (!restoring.isReady()) {
+        DataDirectory.deleteAll(fresh);
+      }
     }
   }
 
@@ -220,20 +216,5 @@ public final class Restore {
       throw new IOException("it holds " + count[0] + " pictures; its slip says " + slip.pictures());
     }
     return count[0];
-  }
-
-  private Path putAside() throws IOException {
-    if (!Files.exists(data.databaseFile()) && !Files.exists(data.pictures())) {
-      return null;
-    }
-    Path aside =
-        data.root().resolve("before-restore-" + Instant.now().toString().replaceAll("[:.]", "-"));
-    Files.createDirectories(aside);
-    for (Path each : new Path[] {data.databaseFile(), data.pictures()}) {
-      if (Files.exists(each)) {
-        Files.move(each, aside.resolve(each.getFileName()), StandardCopyOption.ATOMIC_MOVE);
-      }
-    }
-    return aside;
   }
 }

@@ -3,6 +3,9 @@ package app.reglet.web.bench;
 import app.reglet.core.Choices;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
+import app.reglet.core.measure.Length;
+import app.reglet.core.measure.Point;
+import app.reglet.core.measure.Unit;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.web.shell.Viewer;
 import app.reglet.web.store.Uploads;
@@ -13,6 +16,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -140,6 +144,8 @@ public class BenchController {
       @RequestParam(defaultValue = "ground") String as,
       @RequestParam(defaultValue = "") String piece,
       @RequestParam(defaultValue = "front") String on,
+      @RequestParam(defaultValue = "") String atX,
+      @RequestParam(defaultValue = "") String atY,
       @RequestParam(defaultValue = "outside") String side,
       Viewer viewer,
       BenchAnswer.Seen seen,
@@ -148,9 +154,14 @@ public class BenchController {
       throws IOException {
     revisions.expect(id, base); // before the file is read and kept
     Placing.Planned planned;
+    Optional<Point> at =
+        atX.isEmpty() || atY.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new Point(Length.parse(atX, Unit.MM), Length.parse(atY, Unit.MM)));
     Long book = covers.edition(id).getBook().getId();
     try (Uploads.Upload upload = uploads.take(picture)) {
-      planned = placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on)));
+      planned =
+          placing.plan(upload, new Placing.Where(as, piece, Choices.of(PanelKind.class, on), at));
     }
     planned
         .kept()

@@ -1,6 +1,7 @@
 package app.reglet.web.bench;
 
 import app.reglet.core.check.Finding;
+import app.reglet.core.check.Laid;
 import app.reglet.core.design.DesignLimits;
 import app.reglet.core.design.Piece;
 import app.reglet.core.measure.Box;
@@ -13,6 +14,8 @@ import app.reglet.web.titles.Cover;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -54,6 +57,7 @@ record BenchModel(
    * @param group id of the group it is in, empty for none
    * @param box x, y, width and height before it is turned
    * @param corners x and y of its four corners on the sheet
+   * @param lacks why nothing is drawn in its place, empty where something is
    */
   record Held(
       String id,
@@ -63,7 +67,8 @@ record BenchModel(
       double[] box,
       double[] corners,
       double angle,
-      boolean locked) {}
+      boolean locked,
+      String lacks) {}
 
   /** An area of a kind: safe, barcode, hinge, glue. */
   record Area(String kind, double[] box) {}
@@ -75,6 +80,7 @@ record BenchModel(
     Wrap wrap = cover.sheet();
     Unit unit = cover.unit();
     Artwork art = cover.art().orElseThrow();
+    Set<String> unbarred = unbarred(art);
     List<Area> zones = new ArrayList<>();
     for (Zone z : wrap.zones()) {
       zones.add(new Area(z.kind().name().toLowerCase(Locale.ROOT), box(z.box())));
@@ -92,18 +98,25 @@ record BenchModel(
         new Shown(unit.symbol(), mm(unit), Math.min(3, unit.decimals())),
         new double[] {wrap.sheet().width().toMm(), wrap.sheet().height().toMm()},
         panels,
-        art.placed().stream().map(p -> held(p, cover)).toList(),
+        art.placed().stream().map(p -> held(p, cover, unbarred)).toList(),
         SnapLines.of(wrap),
         zones,
         cover.findings().stream().map(BenchModel::note).toList(),
         DesignLimits.LEAST_PIECE.toMm());
   }
 
+  private static Set<String> unbarred(Artwork art) {
+    return art.laid().stream()
+        .filter(Laid.Unbarred.class::isInstance)
+        .map(Laid::piece)
+        .collect(Collectors.toSet());
+  }
+
   private static double mm(Unit unit) {
     return app.reglet.core.measure.Length.of(1, unit).toMm();
   }
 
-  private static Held held(Artwork.Placed p, Cover cover) {
+  private static Held held(Artwork.Placed p, Cover cover, Set<String> unbarred) {
     String on =
         cover
             .design()
@@ -120,7 +133,8 @@ record BenchModel(
         box(p.box()),
         rounded(p.corners()),
         p.angle(),
-        p.locked());
+        p.locked(),
+        unbarred.contains(p.piece()) ? "No bars: no sound ISBN" : "");
   }
 
   private static Note note(Finding f) {
@@ -151,11 +165,15 @@ record BenchModel(
    * @param parts those that are not the same as before
    */
   static String change(Cover after, List<Artwork.Part> parts) {
+    Set<String> unbarred = unbarred(after.art().orElseThrow());
     return inPage(
         new Change(
             after.edition().getRevision(),
             after.art().orElseThrow().placed().stream().map(Artwork.Placed::piece).toList(),
-            parts.stream().flatMap(p -> p.placed().stream()).map(p -> held(p, after)).toList(),
+            parts.stream()
+                .flatMap(p -> p.placed().stream())
+                .map(p -> held(p, after, unbarred))
+                .toList(),
             after.findings().stream().map(BenchModel::note).toList()));
   }
 

@@ -89,7 +89,7 @@ class BenchPage {
   void fillChosen(Model model, Cover cover, String chosen) {
     model.addAttribute("cover", cover);
     model.addAttribute("place", "bench");
-    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("line", MeasureLine.counted(cover));
     model.addAttribute("base", cover.edition().getRevision());
     model.addAttribute("facts", Fact.values());
     model.addAttribute("named", named(cover));
@@ -271,25 +271,25 @@ class BenchPage {
   private static List<Choice> regions(Wrap wrap, Piece piece) {
     List<Choice> regions = new ArrayList<>();
     if (piece != null && piece.anchors().across().region().equals(Region.GROUP)) {
-      return List.of(new Choice(Region.GROUP.id(), "group"));
+      return List.of(choice(Region.GROUP, wrap));
     }
     wrap.panels().stream()
         .filter(p -> !p.kind().isHinge())
         .forEach(
             p -> {
-              String name = p.kind().title().toLowerCase(Locale.ROOT) + "’s ";
-              regions.add(new Choice(Region.safe(p.kind()).id(), name + "safe zone"));
-              regions.add(new Choice(Region.trim(p.kind()).id(), name + "trim"));
-              regions.add(
-                  new Choice(
-                      new Region(Region.Bounds.BLEED, p.kind()).id(),
-                      name + (wrap.turnIn() ? "turn-in" : "bleed")));
+              regions.add(choice(Region.safe(p.kind()), wrap));
+              regions.add(choice(Region.trim(p.kind()), wrap));
+              regions.add(choice(new Region(Region.Bounds.BLEED, p.kind()), wrap));
             });
-    regions.add(new Choice(Region.TRIMMED.id(), "trimmed cover"));
-    regions.add(new Choice(Region.SHEET.id(), "sheet"));
+    regions.add(choice(Region.TRIMMED, wrap));
+    regions.add(choice(Region.SHEET, wrap));
     if (wrap.box(Region.BARCODE).isPresent()) {
-      regions.add(new Choice(Region.BARCODE.id(), "barcode area"));
+      regions.add(choice(Region.BARCODE, wrap));
     }
     return regions;
+  }
+
+  private static Choice choice(Region region, Wrap wrap) {
+    return new Choice(region.id(), RegionName.of(region, wrap));
   }
 }

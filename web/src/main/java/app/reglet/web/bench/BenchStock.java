@@ -56,6 +56,11 @@ class BenchStock implements Stock {
   }
 
   @Override
+  public double proportion(String sha) {
+    return placed.find(sha).map(p -> (double) p.width() / p.height()).orElse(1.0);
+  }
+
+  @Override
   public Levels levels(String sha) {
     return placed.tones(sha).automatic();
   }

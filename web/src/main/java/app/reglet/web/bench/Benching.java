@@ -154,7 +154,8 @@ public class Benching {
     Revisions.expect(edition, base);
     Cover before = of(edition, side, viewer);
     Edit edit = making.apply(before);
-    Design design = Editing.apply(edit, before.design(), before.sheet(), before.book());
+    Design design =
+        Editing.apply(edit, before.design(), before.sheet(), before.book(), before.unit());
     if (design.equals(before.design())) {
       return new Changed(before, before, revisions.undoable(edition), revisions.redoable(edition));
     }

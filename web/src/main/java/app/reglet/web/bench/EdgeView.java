@@ -41,7 +41,9 @@ public record EdgeView(
         stroke.width().figure(unit, unit.decimals()),
         colour == null ? "" : colour.text(),
         colour == null ? "#ffffff" : design.solid(colour).hex(),
-        stroke.dashes().stream().map(d -> d.figure(Unit.MM, 3)).collect(Collectors.joining(" ")),
+        stroke.dashes().stream()
+            .map(d -> d.figure(unit, unit.decimals()))
+            .collect(Collectors.joining(" ")),
         stroke.side().name(),
         stroke.width().brief(unit) + (stroke.dashes().isEmpty() ? "" : ", dashed"));
   }

@@ -10,6 +10,7 @@ import app.reglet.press.svg.SpecimenSvg;
 import app.reglet.press.type.Classification;
 import app.reglet.press.type.Family;
 import app.reglet.press.type.Genre;
+import app.reglet.press.type.Scripts;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
 import java.util.ArrayList;
@@ -50,14 +51,15 @@ final class FaceView {
    */
   public record Row(
       Family family, Typeface shown, String specimen, String lacks, boolean favourite) {
-    /** What it is found by: its name, its classification and its genres. */
+    /** What it is found by: its name, its classification, its genres and its scripts. */
     public String found() {
       return String.join(
           " ",
           Stream.concat(
                   Stream.of(
                       family.name().toLowerCase(Locale.ROOT), family.classification().title()),
-                  family.genres().stream().map(Genre::title))
+                  Stream.concat(
+                      family.genres().stream().map(Genre::title), Scripts.of(shown).stream()))
               .toList());
     }
   }

@@ -22,7 +22,7 @@ import java.util.Locale;
  *
  * @param content the picture itself
  * @param zoom in percent
- * @param ratio its width by its height, as it is stored upright
+ * @param ratio its width by its height, as it is seen, turned
  * @param resolution at how many pixels per inch it is printed, and how large it would be at 300
  * @param dark the darker of two colours on a screen, {@code #rrggbb}
  * @param light the lighter
@@ -63,7 +63,9 @@ public record PictureView(
     return new PictureView(
         picture,
         TitleBlock.plain(100 * picture.framing().zoom(), 1),
-        file.width() + " / " + file.height(),
+        picture.framing().quarters() % 2 == 1
+            ? file.height() + " / " + file.width()
+            : file.width() + " / " + file.height(),
         String.format(
             Locale.ROOT,
             "%.0f ppi; 300 at %s × %s %s",

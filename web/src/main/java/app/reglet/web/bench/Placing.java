@@ -9,6 +9,7 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.Words;
 import app.reglet.core.edit.Addition;
 import app.reglet.core.edit.Edit;
+import app.reglet.core.measure.Point;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.press.compose.PageOfFile;
 import app.reglet.press.ornament.Ornament;
@@ -53,8 +54,9 @@ class Placing {
    * @param as {@code ground}, {@code motif}, {@code letters} or {@code piece}
    * @param of the piece or the ground concerned, as the bench names it
    * @param panel where a new piece is put
+   * @param at where on the sheet it was let go; empty for the panel's middle
    */
-  record Where(String as, String of, PanelKind panel) {}
+  record Where(String as, String of, PanelKind panel, Optional<Point> at) {}
 
   Planned plan(Uploads.Upload file, Where where) throws IOException {
     return switch (PlacedFiles.kind(file.path())) {
@@ -75,7 +77,7 @@ class Placing {
     return new Planned(
         cover ->
             new Addition.AddPage(
-                where.panel(), page.page().sha(), 1, name(file), page.about().size()),
+                where.panel(), page.page().sha(), 1, name(file), page.about().size(), where.at()),
         notes == 0
             ? ""
             : "Not placed with the page: "
@@ -94,7 +96,7 @@ class Placing {
           case "piece" ->
               cover ->
                   new Addition.AddOrnament(
-                      where.panel(), o.id(), name(file), o.width() / o.height(), inks);
+                      where.panel(), o.id(), name(file), o.width() / o.height(), inks, where.at());
           default ->
               throw new Refusal(
                   "picture",
@@ -109,7 +111,14 @@ class Placing {
         switch (where.as()) {
           case "motif" -> cover -> motif(cover, where.of(), new Motif.Pictured(added.sha()));
           case "letters" -> cover -> through(cover, where.of(), Content.Picture.of(added.sha()));
-          case "piece" -> cover -> new Addition.AddPicture(where.panel(), added.sha(), file.name());
+          case "piece" ->
+              cover ->
+                  new Addition.AddPicture(
+                      where.panel(),
+                      added.sha(),
+                      file.name(),
+                      (double) added.width() / added.height(),
+                      where.at());
           default ->
               cover -> {
                 Optional<PanelKind> part = GroundView.part(where.of(), cover);

@@ -38,7 +38,7 @@ class RestingController {
     Cover plain = benching.of(covers.edition(id), Benching.side(side), viewer);
     Cover cover = standing.with(plain);
     model.addAttribute("cover", cover);
-    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("line", MeasureLine.counted(cover));
     model.addAttribute("notes", BenchModel.notes(cover));
     model.addAttribute("exchange", false);
     model.addAttribute(

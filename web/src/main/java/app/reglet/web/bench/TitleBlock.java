@@ -9,7 +9,7 @@ import app.reglet.core.design.Piece;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Unit;
-import app.reglet.core.wrap.Panel;
+import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Region;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
@@ -17,7 +17,9 @@ import app.reglet.press.compose.Pictures;
 import app.reglet.web.titles.Cover;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * The chosen piece as the title block shows it.
@@ -34,8 +36,8 @@ import java.util.Locale;
  * @param fill what it is filled with, null for pieces that are not filled
  * @param edge the line along its edge, null for pieces without one
  * @param form its form, null for pieces without one
- * @param from id of the region that figures are measured from: the trim of the part it hangs on
- * @param fromName that part in words
+ * @param from id of the region that figures are measured from: the one it hangs on
+ * @param fromName that region in words
  * @param left from there
  * @param top from there
  * @param angle degrees clockwise
@@ -110,6 +112,19 @@ public record TitleBlock(
         loose);
   }
 
+  /**
+   * Whether it can be made to fill its panel in one act: what has no proportion that is its use.
+   */
+  public boolean fillable() {
+    return loose && List.of("picture", "shape", "pattern", "page").contains(kind);
+  }
+
+  /** What it would fill: the panel it hangs on, or all of the sheet. */
+  public String fillsName() {
+    PanelKind on = piece.anchors().across().region().panel();
+    return on == null ? "sheet" : on.title().toLowerCase(Locale.ROOT);
+  }
+
   /** The figures that a move changes, by the fields they stand in. */
   String figures() {
     return String.join("|", left, top, width, height, angle);
@@ -133,8 +148,7 @@ public record TitleBlock(
             .findFirst()
             .or(() -> piece.anchors().on(wrap))
             .orElse(wrap.trimmed());
-    Panel panel = panel(piece, box, wrap);
-    Region from = panel == null ? Region.TRIMMED : Region.trim(panel.kind());
+    Region from = from(piece, box, wrap);
     Box origin = wrap.box(from).orElseThrow();
     Colour colour = colour(piece.content());
     Content.Shape shape = piece.content() instanceof Content.Shape s ? s : null;
@@ -159,7 +173,7 @@ public record TitleBlock(
         shape == null ? null : EdgeView.of(shape.stroke(), cover.design(), unit),
         shape == null ? null : FormView.of(shape.figure(), unit),
         from.id(),
-        panel == null ? "trimmed cover" : panel.kind().title().toLowerCase(Locale.ROOT),
+        RegionName.of(from, wrap),
         box.left().minus(origin.left()).figure(unit, unit.decimals()),
         box.top().minus(origin.top()).figure(unit, unit.decimals()),
         box.width().figure(unit, unit.decimals()),
@@ -170,15 +184,21 @@ public record TitleBlock(
         cover.composition().isLoose(piece.id()));
   }
 
-  private static Panel panel(Piece piece, Box box, Wrap wrap) {
+  /**
+   * What figures are counted from: what the piece hangs on, where that is one region of the sheet;
+   * else the trim of its panel.
+   */
+  private static Region from(Piece piece, Box box, Wrap wrap) {
     Region hangs = piece.anchors().across().region();
-    if (hangs.equals(Region.SHEET) || hangs.equals(Region.TRIMMED)) {
-      return null;
+    if (hangs.equals(piece.anchors().down().region()) && wrap.box(hangs).isPresent()) {
+      return hangs;
     }
     var on = hangs.panel();
-    return on == null
-        ? wrap.panelUnder(box).orElse(null)
-        : wrap.panel(on).or(() -> wrap.panelUnder(box)).orElse(null);
+    return Optional.ofNullable(on)
+        .flatMap(wrap::panel)
+        .or(() -> wrap.panelUnder(box))
+        .map(p -> Region.trim(p.kind()))
+        .orElse(Region.TRIMMED);
   }
 
   static String plain(double figure, int decimals) {

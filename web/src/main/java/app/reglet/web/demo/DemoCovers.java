@@ -5,6 +5,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.edit.Addition;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
+import java.util.Optional;
 
 /** Covers of the demo that are composed piece by piece. */
 final class DemoCovers {
@@ -256,7 +257,8 @@ final class DemoCovers {
     c.set("align", "LEFT");
     c.words("author:", "front", box(9, 132, 60, 7), "alegreya", 13, ink);
     c.set("align", "LEFT", "letters", "SMALL_CAPITALS", "tracking", "40");
-    c.does(new Addition.AddPicture(PanelKind.FRONT, logo, "Mark of the press"));
+    c.does(
+        new Addition.AddPicture(PanelKind.FRONT, logo, "Mark of the press", 1, Optional.empty()));
     c.does(
         "place",
         "piece",

@@ -128,7 +128,7 @@ public class DemoWorld {
         Each knot is drawn three times: as it is begun, as it is drawn up, and as it looks at dusk with cold hands.""",
         "£9.50");
     EditionEntity edition = shelf.edition(book, "osier-row", "A5", 171, "offset-100");
-    shelf.number(edition, "978-0-306-40615-7");
+    shelf.number(edition, "978-1-4028-9464-0");
     compose(
         edition,
         StartingLayout.LABEL,

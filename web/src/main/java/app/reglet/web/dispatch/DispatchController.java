@@ -78,7 +78,7 @@ public class DispatchController {
       model.addAttribute("handed", preflight.drawn(cover, sheet));
     }
     model.addAttribute("place", "dispatch");
-    model.addAttribute("line", MeasureLine.of(cover));
+    model.addAttribute("line", MeasureLine.counted(cover));
     model.addAttribute("parts", cover.wrap().map(PartPicture::parts).orElseGet(List::of));
     model.addAttribute("conditions", conditions.all());
     model.addAttribute("standards", PressRules.Standard.values());

@@ -294,8 +294,8 @@ public class DocketController {
    * none.
    */
   private static String nowhere(Cover cover) {
-    return FactsUsed.missing(cover.design(), cover.book()).stream()
-        .map(f -> f == Fact.ISBN ? "ISBN" : f.id())
+    return FactsUsed.nowhere(cover.design(), cover.book()).stream()
+        .map(f -> f.equals(Fact.ISBN.id()) ? "ISBN" : f)
         .collect(Collectors.joining(", "));
   }
 

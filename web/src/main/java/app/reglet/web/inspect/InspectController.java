@@ -29,7 +29,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -65,6 +64,7 @@ public class InspectController {
   private final MeantFor meant;
   private final Comparison comparison;
   private final Drawing drawing;
+  private final EveryEdition every;
 
   InspectController(
       Editions editions,
@@ -75,7 +75,9 @@ public class InspectController {
       Inspections inspections,
       MeantFor meant,
       Comparison comparison,
-      Drawing drawing) {
+      Drawing drawing,
+      EveryEdition every) {
+    this.every = every;
     this.houses = houses;
     this.uploads = uploads;
     this.editions = editions;
@@ -303,7 +305,7 @@ public class InspectController {
     model.addAttribute("picture", picture);
     model.addAttribute("drawn", null);
     if (against.edition() == null) {
-      model.addAttribute("told", told(inspected, against.house(), viewer));
+      model.addAttribute("tally", every.more(inspected, against.house(), viewer, this::choice));
       return;
     }
     measured(against, viewer, model)
@@ -331,38 +333,13 @@ public class InspectController {
     return "/inspect/" + sha + "/picture?page=" + page + "&view=" + view.id() + against.query();
   }
 
-  /** An edition and what it says of a file. */
-  public record Told(Choice choice, long stops, long looks, List<String> first) {}
-
-  /** What every edition says of a file, those that it fits first; of a house's those it makes. */
-  private List<Told> told(Inspected inspected, String house, Viewer viewer) {
-    List<Told> all = new ArrayList<>();
-    for (EditionEntity e : editions.findAllByOrderByIdAsc()) {
-      if (!covers.hasReadableFacts(e)) {
-        continue;
-      }
-      Measured m;
-      try {
-        m = meant.of(e, house, viewer);
-      } catch (Refusal notThere) {
-        continue;
-      }
-      inspections
-          .ofMany(inspected, m)
-          .ifPresent(
-              v ->
-                  all.add(
-                      new Told(
-                          choice(e),
-                          v.stops(),
-                          v.looks(),
-                          v.lines().stream()
-                              .limit(1)
-                              .map(l -> l.finding().sentence(v.unit()))
-                              .toList())));
-    }
-    all.sort(Comparator.comparingLong(Told::stops).thenComparingLong(Told::looks));
-    return all;
+  /** Which edition a file is for, with some more of them looked at. */
+  @GetMapping("/inspect/{sha}/told")
+  String told(@PathVariable String sha, Against against, Viewer viewer, Model model) {
+    model.addAttribute("sha", sha);
+    model.addAttribute("against", against);
+    model.addAttribute("tally", every.more(files.get(sha), against.house(), viewer, this::choice));
+    return "inspect :: told";
   }
 
   /** A page of a file, as seen or one of its plates, PNG. */

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -65,6 +66,8 @@ public class Jobs {
   private final Object telling = new Object();
 
   private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
+
+  /** Of those that somebody waits for, by id; looked at and let go while the end is told. */
   private final Map<Long, CountDownLatch> ends = new ConcurrentHashMap<>();
 
   /** How jobs ended, where a full disk didn't let it be written down. */
@@ -136,7 +139,6 @@ public class Jobs {
       }
       Job kept = rows.saveAndFlush(job);
       cancelled.remove(kept.getId());
-      ends.computeIfAbsent(kept.getId(), id -> new CountDownLatch(1));
       return kept;
     }
   }
@@ -198,30 +200,40 @@ public class Jobs {
    * @throws Refusal when it could not be made
    */
   public Job await(Job job, int seconds) {
+    long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
     try {
-      CountDownLatch end = ends.get(job.getId());
-      if (!job.isOver() && end != null && !end.await(seconds, TimeUnit.SECONDS)) {
-        throw new Busy(
-            "The file is still being made after "
-                + seconds
-                + " seconds: it will be there when you ask again.");
+      Job now = get(job.getId());
+      while (!now.isOver()) {
+        if (!end(now).await(until - System.nanoTime(), TimeUnit.NANOSECONDS)) {
+          throw new Busy(
+              "The file is still being made after "
+                  + seconds
+                  + " seconds: it will be there when you ask again.");
+        }
+        now = get(job.getId()); // it may have been ordered anew meanwhile
       }
+      if (!now.isDone()) {
+        throw new Refusal("file", now.getMessage());
+      }
+      return now;
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new Busy("Reglet is being stopped: ask again when it is up.");
     }
-    Job now = get(job.getId());
-    if (!now.isDone()) {
-      throw new Refusal("file", now.getMessage());
+  }
+
+  /** What is counted down at the end of one, or is already when it is over by now. */
+  private CountDownLatch end(Job job) {
+    synchronized (telling) {
+      return get(job.getId()).isOver()
+          ? new CountDownLatch(0)
+          : ends.computeIfAbsent(job.getId(), id -> new CountDownLatch(1));
     }
-    return now;
   }
 
   /** Those that a stop left undone. */
   List<Job> left() {
-    List<Job> left = rows.findByStateIn(OPEN);
-    left.forEach(j -> ends.putIfAbsent(j.getId(), new CountDownLatch(1)));
-    return left;
+    return rows.findByStateIn(OPEN).stream().sorted(Comparator.comparing(Job::getId)).toList();
   }
 
   /** Ends what runs, to be begun again at the next start. */
@@ -322,11 +334,13 @@ public class Jobs {
   }
 
   private void end(Job job, Job.State how, String said, long bytes) {
-    untold.put(job.getId(), new Ending(how, said, bytes, clock.instant()));
-    told(job);
-    CountDownLatch end = ends.remove(job.getId());
-    if (end != null) {
-      end.countDown();
+    synchronized (telling) {
+      untold.put(job.getId(), new Ending(how, said, bytes, clock.instant()));
+      written(job);
+      CountDownLatch end = ends.remove(job.getId());
+      if (end != null) {
+        end.countDown();
+      }
     }
   }
 
@@ -358,13 +372,21 @@ public class Jobs {
     }
   }
 
-  /** Takes the oldest away, so many and so large: they can be made again. */
+  /**
+   * Takes the oldest away, so many and so large: they can be made again. Those that were not made
+   * are counted for themselves, and push no file out.
+   */
   private void sweep() throws IOException {
     long bytes = 0;
     int kept = 0;
+    int unmade = 0;
     for (Job old : rows.findByStateNotInOrderByFinishedDesc(OPEN)) {
       bytes += old.getBytes();
-      if (++kept > MOST_KEPT || kept > 1 && bytes > MOST_BYTES) {
+      boolean over =
+          old.isDone()
+              ? ++kept > MOST_KEPT || kept > 1 && bytes > MOST_BYTES
+              : ++unmade > MOST_KEPT;
+      if (over) {
         Files.deleteIfExists(file(old));
         rows.delete(old);
         making.remove(old.getId());

@@ -29,6 +29,7 @@ import app.reglet.web.titles.Editions;
 import app.reglet.web.titles.LetBeEntity;
 import app.reglet.web.titles.LetBeRows;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -41,7 +42,8 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Takes packages of titles in, as new titles. Every file in one is read as if somebody had brought
@@ -65,6 +67,7 @@ public class Unpacking {
   private final Room room;
   private final Who who;
   private final Clock clock;
+  private final TransactionTemplate transactions;
 
   Unpacking(
       LetBeRows letBe,
@@ -80,7 +83,9 @@ public class Unpacking {
       Uploads uploads,
       Room room,
       Who who,
-      Clock clock) {
+      Clock clock,
+      PlatformTransactionManager manager) {
+    this.transactions = new TransactionTemplate(manager);
     this.letBe = letBe;
     this.books = books;
     this.editions = editions;
@@ -98,16 +103,29 @@ public class Unpacking {
   }
 
   /**
-   * Takes a package in: all of it or nothing.
+   * Takes a package in: all of it or nothing. Its files are read first, however long that takes;
+   * then everything that makes titles of them is one transaction, which an I/O error ends like any
+   * other. A file that came in for a title that did not is kept by its sum, and found there when
+   * the package comes again.
    *
    * @return the editions it made, in the order of the package
    * @throws Refusal when it is none, or can't be taken in
    */
-  @Transactional
   public List<Long> take(Path zip) throws IOException {
     room.need(2 * Files.size(zip));
     try (Unpacked unpacked = Unpacked.of(zip, uploads.directory())) {
-      return new Taking(unpacked, unpacked.slip()).run();
+      Taking taking = new Taking(unpacked, unpacked.slip());
+      taking.files();
+      return transactions.execute(
+          status -> {
+            try {
+              return taking.titles();
+            } catch (IOException e) {
+              throw new UncheckedIOException(e);
+            }
+          });
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
     }
   }
 
@@ -127,14 +145,17 @@ public class Unpacking {
       this.slip = slip;
     }
 
-    List<Long> run() throws IOException {
+    void files() throws IOException {
+      for (Slip.Kept k : slip.files()) {
+        file(k);
+      }
+    }
+
+    List<Long> titles() throws IOException {
       for (Slip.Edition e : slip.editions()) {
         if (!sheets.containsKey(e.sheet())) {
           sheets.put(e.sheet(), sheet(unpacked.text(e.sheet())));
         }
-      }
-      for (Slip.Kept k : slip.files()) {
-        file(k);
       }
       BookEntity book = kept(() -> books.saveAndFlush(book()));
       for (Slip.Font f : slip.fonts()) {

@@ -19,6 +19,7 @@ import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
 import app.reglet.web.store.StoredFiles;
 import app.reglet.web.store.Uploads;
+import jakarta.annotation.PreDestroy;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -29,9 +30,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -66,6 +70,16 @@ public class PictureStore {
 
   private final Map<String, CompletableFuture<byte[]>> ahead = new ConcurrentHashMap<>();
 
+  /** Makes quick pictures ahead on a thread of its own; when too many wait, whoever asks does. */
+  private final ThreadPoolExecutor quickly =
+      new ThreadPoolExecutor(
+          1,
+          1,
+          1,
+          TimeUnit.MINUTES,
+          new ArrayBlockingQueue<>(MOST_AHEAD),
+          new ThreadPoolExecutor.CallerRunsPolicy());
+
   private final Map<String, Tones> tones = new ConcurrentHashMap<>();
 
   /** Pictures for the screen that were treated last, the longest ago first. */
@@ -92,6 +106,7 @@ public class PictureStore {
     this.reading = reading;
     this.uploads = uploads;
     this.clock = clock;
+    quickly.allowCoreThreadTimeOut(true);
   }
 
   /**
@@ -239,7 +254,12 @@ public class PictureStore {
         sha + treating.word(),
         k ->
             CompletableFuture.supplyAsync(
-                () -> ScreenPicture.treated(decoded(sha, true), treating)));
+                () -> ScreenPicture.treated(decoded(sha, true), treating), quickly));
+  }
+
+  @PreDestroy
+  void end() {
+    quickly.shutdownNow();
   }
 
   /** A picture's pixels as they are drawn at the size of a screen, treated; as they are stored. */

@@ -25,23 +25,88 @@ final class ReadingProcess {
   /** Its heap: a 100-megapixel picture's preview and a 200 MB PDF's structure fit it. */
   private static final String HEAP = "-Xmx256m";
 
-  private static final Duration START = Duration.ofSeconds(20);
+  /** Starting one takes a second; on a machine with no memory left it may take for ever. */
+  static final Duration START = Duration.ofMinutes(1);
+
   private static final String ENDED = "";
   private static final String READY = "ready";
+  private static final String NESTED_LAUNCHER =
+      "org.springframework.boot.loader.launch.PropertiesLauncher";
 
   private final Process process;
   private final Path aside;
   private final BlockingQueue<String> answers = new LinkedBlockingQueue<>();
-  private boolean ready;
+  private volatile String said = "";
 
   private ReadingProcess(Process process, Path aside) {
     this.process = process;
     this.aside = aside;
   }
 
-  static ReadingProcess start(Path aside) throws IOException {
+  /** A process that reads files could not be started: no file is to blame for it. */
+  static final class NotStarted extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    NotStarted(String why, Throwable cause) {
+      super(why, cause);
+    }
+  }
+
+  /** The virtual machine that runs this one. */
+  static Path java() {
+    return Path.of(System.getProperty("java.home"), "bin", "java");
+  }
+
+  /**
+   * Starts one and waits until it takes orders.
+   *
+   * @param java the virtual machine
+   * @param aside a directory of its own, which goes with it
+   * @throws NotStarted when there is none to take orders after {@code most}
+   */
+  static ReadingProcess start(Path java, Path aside, Duration most)
+      throws IOException, InterruptedException {
+    ReadingProcess made;
+    try {
+      made = begun(java, aside);
+    } catch (IOException e) {
+      DataDirectory.deleteAll(aside);
+      throw new NotStarted(e.getMessage(), e);
+    }
+    String answer;
+    try {
+      answer = made.answers.poll(most.toMillis(), TimeUnit.MILLISECONDS);
+    } catch (InterruptedException e) {
+      made.end();
+      throw e;
+    }
+    if (!READY.equals(answer)) {
+      made.end();
+      throw new NotStarted(
+          answer == null
+              ? "it took no orders after " + most.toSeconds() + " s"
+              : "it ended at once" + made.said,
+          null);
+    }
+    return made;
+  }
+
+  /** Keeps the first line that it says of itself, for the log; the rest is read and forgotten. */
+  private void hear() {
+    try (BufferedReader in =
+        new BufferedReader(
+            new InputStreamReader(process.getErrorStream(), StandardCharsets.UTF_8))) {
+      for (String line = in.readLine(); line != null; line = in.readLine()) {
+        said = said.isEmpty() ? ": " + line : said;
+      }
+    } catch (IOException e) {
+      // it was ended
+    }
+  }
+
+  private static ReadingProcess begun(Path java, Path aside) throws IOException {
     List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+    command.add(java.toString());
     command.addAll(
         List.of(
             HEAP,
@@ -55,18 +120,28 @@ final class ReadingProcess {
     ManagementFactory.getRuntimeMXBean().getInputArguments().stream()
         .filter(a -> a.startsWith("-XX:SharedArchiveFile="))
         .forEach(command::add);
-    command.addAll(List.of("-cp", classPath(), ReadingDesk.class.getName()));
+    command.addAll(desk(ReadingDesk.class.getResource("ReadingDesk.class").toString()));
     ReadingProcess made =
-        new ReadingProcess(
-            new ProcessBuilder(command)
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .directory(aside.toFile())
-                .start(),
-            aside);
-    Thread listening = new Thread(made::listen, "reading");
-    listening.setDaemon(true);
-    listening.start();
+        new ReadingProcess(new ProcessBuilder(command).directory(aside.toFile()).start(), aside);
+    for (Runnable ear : List.<Runnable>of(made::listen, made::hear)) {
+      Thread listening = new Thread(ear, "reading");
+      listening.setDaemon(true);
+      listening.start();
+    }
     return made;
+  }
+
+  /**
+   * What runs the desk. In a jar that holds other jars the class path is that jar alone, and its
+   * launcher finds the classes.
+   *
+   * @param from where the desk's class was found
+   */
+  static List<String> desk(String from) {
+    return from.startsWith("jar:nested:")
+        ? List.of(
+            "-Dloader.main=" + ReadingDesk.class.getName(), "-cp", classPath(), NESTED_LAUNCHER)
+        : List.of("-cp", classPath(), ReadingDesk.class.getName());
   }
 
   /** This process's own, each place by its full path: the other stands in another directory. */
@@ -103,10 +178,6 @@ final class ReadingProcess {
    */
   String ask(String order, Duration time)
       throws IOException, TimeoutException, InterruptedException {
-    if (!ready) {
-      take(START);
-      ready = true;
-    }
     OutputStream out = process.getOutputStream();
     out.write((order + "\n").getBytes(StandardCharsets.UTF_8));
     out.flush();

@@ -26,6 +26,7 @@ import java.util.concurrent.TimeoutException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -56,13 +57,22 @@ public class ReadingRoom implements DisposableBean {
   private static final int PATIENCE = 4;
 
   private final DataDirectory data;
+  private final Path java;
+  private final Duration start;
   private final Semaphore seats = new Semaphore(DESKS, true);
   private final Deque<ReadingProcess> idle = new ConcurrentLinkedDeque<>();
   private final Set<ReadingProcess> all = ConcurrentHashMap.newKeySet();
   private volatile boolean closed;
 
+  @Autowired
   public ReadingRoom(DataDirectory data) {
+    this(data, ReadingProcess.java(), ReadingProcess.START);
+  }
+
+  ReadingRoom(DataDirectory data, Path java, Duration start) {
     this.data = data;
+    this.java = java;
+    this.start = start;
   }
 
   /** Starts a process ahead, so that the first file does not wait for one. */
@@ -74,6 +84,8 @@ public class ReadingRoom implements DisposableBean {
                 idle.push(start());
               } catch (IOException e) {
                 LOG.warn("no process to read files could be started: {}", e.getMessage());
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
               }
             },
             "reading-room");
@@ -251,6 +263,13 @@ public class ReadingRoom implements DisposableBean {
     } catch (TimeoutException e) {
       LOG.info("a file was refused: it took more than {} ms to read", time.toMillis());
       throw Budget.tooLong(time);
+    } catch (ReadingProcess.NotStarted e) {
+      if (closed) {
+        throw new Busy("Reglet is being stopped: send the file again when it is up.");
+      }
+      LOG.warn("no process to read files could be started: {}", e.getMessage());
+      throw new Busy(
+          "Reglet could not start the process that reads files: this machine has no memory or no process left for it. Close what is not needed on it and send the file again; the log says more.");
     } catch (IOException e) {
       if (closed) {
         throw new Busy("Reglet is being stopped: send the file again when it is up.");
@@ -288,10 +307,10 @@ public class ReadingRoom implements DisposableBean {
     return start();
   }
 
-  private ReadingProcess start() throws IOException {
+  private ReadingProcess start() throws IOException, InterruptedException {
     Files.createDirectories(data.uploads());
     ReadingProcess process =
-        ReadingProcess.start(Files.createTempDirectory(data.uploads(), "reading"));
+        ReadingProcess.start(java, Files.createTempDirectory(data.uploads(), "reading"), start);
     all.add(process);
     if (closed) {
       process.end();

@@ -3,10 +3,12 @@ package app.reglet.web.shell;
 import app.reglet.core.Refusal;
 import app.reglet.web.store.NoRoom;
 import app.reglet.web.store.NotKept;
+import app.reglet.web.store.Room;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.File;
 import java.io.IOException;
 import java.sql.SQLException;
 import org.h2.api.ErrorCode;
@@ -39,6 +41,12 @@ public class Answers {
   private static final String NOWHERE = "There is no page at this address.";
   private static final String FAILED =
       "Reglet failed at this. What was saved is safe; the log of the server says what happened.";
+
+  private final Room room;
+
+  Answers(Room room) {
+    this.room = room;
+  }
 
   /** What is answered to a failure. */
   public Answer to(Throwable failure, HttpServletRequest request) {
@@ -76,7 +84,7 @@ public class Answers {
     if (database != null) {
       return database;
     }
-    Answer upload = ofUpload(e);
+    Answer upload = ofUpload(e, Math.max(0, request.getContentLengthLong()));
     if (upload != null) {
       return upload;
     }
@@ -153,7 +161,12 @@ public class Answers {
     return null;
   }
 
-  private static Answer ofUpload(Throwable e) {
+  /**
+   * What is answered to a file that did not come in.
+   *
+   * @param length of the request, bytes
+   */
+  private Answer ofUpload(Throwable e, long length) {
     String names = names(e);
     if (rootMessage(e).startsWith("Header section has more than")) {
       return new Answer(
@@ -172,11 +185,11 @@ public class Answers {
     if (names.contains("FileUploadException") || names.contains("FileUploadByteCountLimit")) {
       return new Answer(HttpStatus.BAD_REQUEST, "The file did not arrive whole: send it again.");
     }
-    if (noSpace(e)) {
+    if (isFromDisk(e) && isFull(length)) {
       LOG.warn("an upload was refused: no room on the disk");
       return new Answer(
           HttpStatus.INSUFFICIENT_STORAGE,
-          "The disk that holds Reglet's data is full, so the file could not be taken in. Make room on it and send the file again.");
+          "The disk is full, so the file could not be taken in. Make room on it and send the file again.");
     }
     if (e instanceof MultipartException) {
       return new Answer(HttpStatus.BAD_REQUEST, UNREADABLE);
@@ -184,13 +197,23 @@ public class Answers {
     return null;
   }
 
-  private static boolean noSpace(Throwable e) {
+  private static boolean isFromDisk(Throwable e) {
     for (Throwable t = e; t != null; t = t.getCause() == t ? null : t.getCause()) {
-      if (t instanceof IOException && String.valueOf(t.getMessage()).contains("No space left")) {
+      if (t instanceof IOException) {
         return true;
       }
     }
     return false;
+  }
+
+  /**
+   * Whether so many bytes had no room: on the disk of the data, or on that of files on their way
+   * in, which may be another. What a system says of it is a word in its language.
+   */
+  private boolean isFull(long length) {
+    File coming = new File(System.getProperty("java.io.tmpdir"));
+    boolean asked = coming.getTotalSpace() > 0;
+    return room.left() < Room.KEPT_FREE + length || asked && coming.getUsableSpace() < length;
   }
 
   /** The server says so of parameters that are no UTF-8, or too many. */

@@ -32,6 +32,12 @@ public final class DataDirectory implements DisposableBean {
    */
   public static DataDirectory claim(Path directory) {
     Path root = directory.toAbsolutePath().normalize();
+    if (root.toString().contains(";")) {
+      throw new StartTrouble(
+          "The data directory "
+              + root
+              + " has a semicolon in its path, at which the database would cut it: name another with REGLET_DATA.");
+    }
     try {
       Files.createDirectories(root);
       Path probe = Files.createTempFile(root, "probe", null); // root may write what others may not
@@ -58,7 +64,9 @@ public final class DataDirectory implements DisposableBean {
       channel.write(
           ByteBuffer.wrap(
               String.valueOf(ProcessHandle.current().pid()).getBytes(StandardCharsets.US_ASCII)));
-      return new DataDirectory(root, channel);
+      DataDirectory data = new DataDirectory(root, channel);
+      finishRestoring(data);
+      return data;
     } catch (OverlappingFileLockException e) {
       close(channel);
       throw new StartTrouble(
@@ -69,6 +77,21 @@ public final class DataDirectory implements DisposableBean {
     } catch (IOException e) {
       close(channel);
       throw new StartTrouble("The data directory " + root + " can't be locked: " + reason(e) + ".");
+    }
+  }
+
+  /** A backup that was being brought back when Reglet or its machine stopped. */
+  private static void finishRestoring(DataDirectory data) {
+    try {
+      new Restoring(data).finish();
+    } catch (IOException e) {
+      data.destroy();
+      throw new StartTrouble(
+          "A backup is half brought back into "
+              + data.root()
+              + ", and the rest can't be ("
+              + reason(e)
+              + "): make room and see that the directory can be written; the next start goes on with it. Nothing is lost: what was there before is in the directory whose name begins with before-restore.");
     }
   }
 

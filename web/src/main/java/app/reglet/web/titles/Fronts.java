@@ -8,6 +8,7 @@ import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.web.jobs.Drawing;
 import app.reglet.web.pictures.PictureStore;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -24,9 +25,11 @@ public class Fronts {
 
   private final Latest<byte[]> kept = new Latest<>(MOST_KEPT);
   private final PictureStore pictures;
+  private final Drawing drawing;
 
-  Fronts(PictureStore pictures) {
+  Fronts(PictureStore pictures, Drawing drawing) {
     this.pictures = pictures;
+    this.drawing = drawing;
   }
 
   /** What the picture of an edition depends on, for its address. */
@@ -95,7 +98,12 @@ public class Fronts {
         name, k -> picture(cover, cover.sheet().sheetBox(), SHEET_WIDTH, pictures::shown));
   }
 
-  private static byte[] picture(
+  private byte[] picture(
+      Cover cover, Box part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
+    return drawing.now(() -> drawn(cover, part, width, pictures));
+  }
+
+  private static byte[] drawn(
       Cover cover, Box part, int width, Function<Pixels.Stored, BufferedImage> pictures) {
     try {
       return ScreenPicture.jpeg(

@@ -29,7 +29,7 @@ public final class Latest<V> {
   }
 
   /** The value; null when it is not there. */
-  synchronized V get(String key) {
+  public synchronized V get(String key) {
     CompletableFuture<V> value = kept.get(key);
     return value == null || value.isCompletedExceptionally() ? null : value.getNow(null);
   }

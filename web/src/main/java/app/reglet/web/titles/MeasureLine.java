@@ -20,6 +20,7 @@ import java.util.List;
  *     when all can
  * @param toMend findings to mend
  * @param toLook findings to look at
+ * @param counted whether these are all; else what only a drawing of the cover shows is not told yet
  */
 public record MeasureLine(
     String book,
@@ -29,14 +30,20 @@ public record MeasureLine(
     String spineType,
     String unread,
     long toMend,
-    long toLook) {
+    long toLook,
+    boolean counted) {
 
   /** The line of a cover; null when its sheet can't be measured. */
   public static MeasureLine of(Cover cover) {
-    return cover.wrap().map(w -> of(cover, w)).orElse(null);
+    return cover.wrap().map(w -> of(cover, w, false)).orElse(null);
   }
 
-  private static MeasureLine of(Cover cover, Wrap wrap) {
+  /** The line of a cover of which all that is found is known. */
+  public static MeasureLine counted(Cover cover) {
+    return cover.wrap().map(w -> of(cover, w, true)).orElse(null);
+  }
+
+  private static MeasureLine of(Cover cover, Wrap wrap, boolean counted) {
     var unit = cover.unit();
     String stated = wrap.stated().equals(wrap.sheet()) ? "" : wrap.stated().print(unit);
     long mend = cover.toMend();
@@ -50,7 +57,8 @@ public record MeasureLine(
             : cover.spineType().map(t -> t.print(unit)).orElse(""),
         unread(cover.edition()),
         mend,
-        cover.found() - mend);
+        cover.found() - mend,
+        counted);
   }
 
   private static String spine(Cover cover, Wrap wrap) {

@@ -6,6 +6,7 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.raster.ArtworkRaster;
+import app.reglet.web.jobs.Drawing;
 import app.reglet.web.pictures.PictureStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -23,10 +24,12 @@ public class SmallSheets {
   private final Latest<byte[]> kept = new Latest<>(MOST_KEPT);
   private final Laying laying;
   private final PictureStore pictures;
+  private final Drawing drawing;
 
-  SmallSheets(Laying laying, PictureStore pictures) {
+  SmallSheets(Laying laying, PictureStore pictures, Drawing drawing) {
     this.laying = laying;
     this.pictures = pictures;
+    this.drawing = drawing;
   }
 
   /** How high they are at their width, in pixels: room is kept for them before they come. */
@@ -47,7 +50,12 @@ public class SmallSheets {
    * @throws app.reglet.core.Refusal when the cover can't be measured
    */
   public byte[] of(Cover cover, String name, Supplier<Design> design) {
-    return kept.computeIfAbsent(key(cover) + " " + name, k -> drawn(cover, design.get()));
+    return kept.computeIfAbsent(
+        key(cover) + " " + name,
+        k -> {
+          Design laid = design.get();
+          return drawing.now(() -> drawn(cover, laid));
+        });
   }
 
   private byte[] drawn(Cover cover, Design design) {

@@ -10,6 +10,7 @@ import app.reglet.core.check.WordsStandOut;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.raster.ContrastMeter;
 import app.reglet.press.raster.EbookCover;
+import app.reglet.web.jobs.Drawing;
 import app.reglet.web.pictures.PictureStore;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +35,10 @@ public class StandingOut {
 
   private final EditionFindings facts;
 
-  StandingOut(PictureStore pictures, Letting letting, EditionFindings facts) {
+  private final Drawing drawing;
+
+  StandingOut(PictureStore pictures, Letting letting, EditionFindings facts, Drawing drawing) {
+    this.drawing = drawing;
     this.facts = facts;
     this.letting = letting;
     this.pictures = pictures;
@@ -48,12 +52,13 @@ public class StandingOut {
   private List<Seen> of(Cover cover, Artwork art) {
     return kept.computeIfAbsent(
         Fronts.key(cover.edition()) + cover.side().id(),
-        k -> ContrastMeter.measure(art, PPI, pictures::shown));
+        k -> drawing.now(() -> ContrastMeter.measure(art, PPI, pictures::shown)));
   }
 
   private double pale(Cover cover, Artwork art) {
     return edges.computeIfAbsent(
-        Fronts.key(cover.edition()), k -> EbookCover.paleEdge(art, pictures::shown));
+        Fronts.key(cover.edition()),
+        k -> drawing.now(() -> EbookCover.paleEdge(art, pictures::shown)));
   }
 
   /**

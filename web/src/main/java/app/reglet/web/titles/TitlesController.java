@@ -29,10 +29,17 @@ public class TitlesController {
   private final Covers covers;
   private final Repairs repairs;
   private final Fronts fronts;
+  private final StandingOut standing;
 
   public TitlesController(
-      Titles titles, Editions editions, Covers covers, Repairs repairs, Fronts fronts) {
+      Titles titles,
+      Editions editions,
+      Covers covers,
+      Repairs repairs,
+      Fronts fronts,
+      StandingOut standing) {
     this.fronts = fronts;
+    this.standing = standing;
     this.titles = titles;
     this.editions = editions;
     this.covers = covers;
@@ -56,12 +63,22 @@ public class TitlesController {
     EditionEntity edition = covers.edition(id);
     try {
       Cover cover = covers.of(edition, viewer);
-      model.addAttribute("tally", cover);
+      model.addAttribute("tally", standing.with(cover));
       model.addAttribute("broken", null);
     } catch (BrokenCover b) {
       model.addAttribute("broken", b);
     }
     return "titles :: tally";
+  }
+
+  /** The measure line with all that is found of a cover, also what only its drawing shows. */
+  @GetMapping("/editions/{id}/line")
+  String line(@PathVariable Long id, Viewer viewer, Model model) {
+    Cover cover = covers.of(id, viewer);
+    model.addAttribute("cover", cover);
+    model.addAttribute("line", MeasureLine.counted(standing.with(cover)));
+    model.addAttribute("oob", null);
+    return "parts :: line";
   }
 
   /** The front as a small picture. */

@@ -9,6 +9,7 @@ import app.reglet.testing.Patience;
 import app.reglet.web.Own;
 import app.reglet.web.store.DataDirectory;
 import app.reglet.web.store.Room;
+import java.io.IOException;
 import java.io.OutputStream;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Proxy;
@@ -172,5 +173,51 @@ public class JobsAgainTest {
     assertThat(again.getState()).isEqualTo(Job.State.WAITING);
     jobs.make(again.getId());
     assertThat(maker.made.get()).isEqualTo(1);
+  }
+
+  @Test
+  public void anOrderTakenBackAndGivenAgainIsMade() {
+    Failing maker = new Failing(new Refusal("file", "not today"), null);
+    Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
+    Job job = jobs.order(order("taken back"));
+    assertThat(jobs.cancel(job.getId()).getState()).isEqualTo(Job.State.CANCELLED);
+    jobs.make(job.getId());
+    assertThat(maker.made.get()).isZero();
+    jobs.order(order("taken back"));
+    jobs.make(job.getId());
+    assertThat(maker.made.get()).isEqualTo(1);
+    assertThat(jobs.get(job.getId()).getMessage()).isEqualTo("not today");
+  }
+
+  /** As many that fail as files are kept. */
+  @Test
+  public void whatCouldNotBeMadePushesNoFileOut() {
+    JobMaker maker =
+        new JobMaker() {
+          @Override
+          public String kind() {
+            return "failing";
+          }
+
+          @Override
+          public String make(Job job, OutputStream out, Progress progress) throws IOException {
+            if (job.getName().equals("fails.pdf")) {
+              throw new Refusal("file", "not today");
+            }
+            out.write(1);
+            return "";
+          }
+        };
+    Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
+    Job first = jobs.order(order("kept file"));
+    jobs.make(first.getId());
+    for (int i = 0; i < 130; i++) {
+      jobs.make(jobs.order(Order.of(1L, "failing", "x", "fails.pdf", "fails " + i)).getId());
+    }
+    Job last = jobs.order(order("another file"));
+    jobs.make(last.getId());
+    assertThat(jobs.file(first)).exists();
+    assertThat(jobs.get(first.getId()).isDone()).isTrue();
+    assertThat(jobs.file(last)).exists();
   }
 }
