@@ -21,6 +21,18 @@ document.addEventListener("htmx:configRequest", (e) => {
   if (token) e.detail.headers[token.dataset.header] = token.content;
 });
 
+/** What is told of places that are not on the page any more, since the hand went on meanwhile, is left out. */
+document.addEventListener("htmx:beforeSwap", (e) => {
+  const gone = [...(e.detail.serverResponse ?? "").matchAll(/<[a-z][^>]*\shx-swap-oob=[^>]*>/gi)]
+    .map(([tag]) => /\sid="([^"]+)"/.exec(tag)?.[1])
+    .filter((id) => id && !document.getElementById(id));
+  if (!gone.length) return;
+  const answer = document.createElement("template");
+  answer.innerHTML = e.detail.serverResponse;
+  for (const id of gone) answer.content.querySelector(`[id="${CSS.escape(id)}"]`)?.remove();
+  e.detail.serverResponse = answer.innerHTML;
+});
+
 function unsaved(sentence) {
   say(sentence);
   const saved = document.getElementById("saved");

@@ -61,6 +61,10 @@ public class BranchTest {
     assertThat(base).isEqualTo("3");
     assertThat(hasBand(does("/undo"))).isFalse();
     assertThat(base).isEqualTo("1");
+    assertThat(web.get(bench).find("id=\"redo\"[^>]*title=\"([^\"]*)\""))
+        .as("what redo would do")
+        .startsWith("Redo: ")
+        .contains("Axis");
     assertThat(hasBand(does("/redo"))).as("the old branch").isFalse();
     assertThat(base).isEqualTo("3");
     does("/redo"); // nothing further that way

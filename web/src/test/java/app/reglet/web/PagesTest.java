@@ -280,6 +280,36 @@ public class PagesTest {
     assertThat(r.statusCode()).isEqualTo(403);
   }
 
+  /** Another port or another name of the same machine is the same site, and not this Reglet. */
+  @Test
+  public void thePagesOfTheSameSiteButAnotherOriginCanNotChangeAnythingEither() throws Exception {
+    URI here = URI.create(Live.reglet().address());
+    String[][] from = {
+      {"Sec-Fetch-Site", "same-site"},
+      {"Origin", "http://" + here.getHost() + ":1"},
+      {"Origin", "http://reglet.localhost:" + here.getPort()},
+      {"Origin", "null"},
+      {"Origin", "not an origin"}
+    };
+    for (String[] header : from) {
+      assertThat(
+              send(to("/titles")
+                      .header(header[0], header[1])
+                      .header("Content-Type", "application/x-www-form-urlencoded")
+                      .POST(HttpRequest.BodyPublishers.ofString("title=Theirs")))
+                  .statusCode())
+          .as(String.join(" ", header))
+          .isEqualTo(403);
+    }
+    assertThat(
+            send(to("/titles")
+                    .header("Sec-Fetch-Site", "same-origin")
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(HttpRequest.BodyPublishers.ofString("title=From here")))
+                .statusCode())
+        .isBetween(200, 303);
+  }
+
   @Test
   public void theUnitFormLeadsNowhereElse() throws Exception {
     HttpResponse<String> r =

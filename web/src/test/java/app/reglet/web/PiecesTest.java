@@ -148,7 +148,11 @@ public class PiecesTest {
           desk.page.keyboard().press("Enter");
         },
         400);
-    assertThat(desk.page.locator("#message")).containsText("2 to 500 mm wide");
+    assertThat(desk.page.locator("#message"))
+        .containsText(Pattern.compile("A motif is 0\\.079 to 19\\.\\d+ in wide"));
+    // what was refused gives way to the last that was taken when the hand leaves it
+    desk.page.locator("#tile-across").focus();
+    assertThat(desk.page.locator("#tile-width")).hasValue("0.7874");
     desk.does(() -> desk.page.locator("#g-pattern").selectOption("none"));
     assertThat(pattern).hasCount(0);
   }

@@ -7,6 +7,7 @@ import app.reglet.core.measure.Outline;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -16,6 +17,16 @@ public sealed interface Laid {
   String piece();
 
   String name();
+
+  /** Every picture that was laid, also those on placed pages. */
+  static Stream<Picture> pictures(List<Laid> laid) {
+    return laid.stream()
+        .flatMap(
+            l ->
+                l instanceof Picture p
+                    ? Stream.of(p)
+                    : l instanceof Page page ? page.pictures().stream() : Stream.empty());
+  }
 
   /** What of the sheet it takes, as it is turned and cut; for words, their box. */
   Outline outline();
@@ -132,8 +143,15 @@ public sealed interface Laid {
    * A placed page.
    *
    * @param missing fonts that its file does not bring
+   * @param pictures on it, as they lie on the sheet
    */
-  record Page(String piece, String name, Outline outline, List<String> missing) implements Laid {}
+  record Page(
+      String piece, String name, Outline outline, List<String> missing, List<Picture> pictures)
+      implements Laid {
+    public Page {
+      pictures = List.copyOf(pictures);
+    }
+  }
 
   /**
    * A picture.

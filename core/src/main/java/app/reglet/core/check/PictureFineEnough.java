@@ -20,9 +20,7 @@ public final class PictureFineEnough implements Check {
   @Override
   public List<Finding> find(Subject s) {
     FileRules rules = s.wrap().house().files();
-    return s.laid().stream()
-        .filter(Laid.Picture.class::isInstance)
-        .map(Laid.Picture.class::cast)
+    return Laid.pictures(s.laid())
         .filter(p -> p.ppi() < rules.wantedPpi() || isTooFine(p, s.wrap()))
         .map(
             p -> {

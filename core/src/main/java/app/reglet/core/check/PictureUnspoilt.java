@@ -13,9 +13,7 @@ public final class PictureUnspoilt implements Check {
 
   @Override
   public List<Finding> find(Subject s) {
-    return s.laid().stream()
-        .filter(Laid.Picture.class::isInstance)
-        .map(Laid.Picture.class::cast)
+    return Laid.pictures(s.laid())
         .filter(p -> p.quality() > 0 && p.quality() < LEAST)
         .map(
             p ->

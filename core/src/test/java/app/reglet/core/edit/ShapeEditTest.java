@@ -330,4 +330,14 @@ public class ShapeEditTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("ground of its board");
   }
+
+  /**
+   * A price add-on is EAN-5 (GS1 General Specifications, 5.2.2, from memory); EAN-2 numbers issues.
+   */
+  @Test
+  public void aPriceAddOnHasFiveDigitsAndNoOtherNumberOfThem() {
+    assertThat(List.of("", "51499")).allMatch(Content.Barcode::isAddOn);
+    assertThat(List.of("5", "52", "514", "5149", "514990", "5149a", " 51499"))
+        .noneMatch(Content.Barcode::isAddOn);
+  }
 }

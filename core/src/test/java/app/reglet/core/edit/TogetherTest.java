@@ -308,4 +308,16 @@ public class TogetherTest {
   private static List<Finding> found(Wrap in, Laid... laid) {
     return Check.run(new Subject(in, BOOK, List.of(laid)));
   }
+
+  /** Clockwise, by an angle at which a sine of the wrong sign shows. */
+  @Test
+  public void anyTurnSwingsThemClockwise() {
+    Design two = design(piece("a", 10, 10, 20, 10), piece("b", 50, 30, 10, 20));
+    Design after = after(two, "edit", "swing", "piece", "a,b", "angle", "30");
+    double c = Math.cos(Math.PI / 6);
+    // a's middle lies −15, −15 of the whole's, 35, 30; x' = cx − sy, y' = sx + cy, y down
+    assertThat(place(after, "a")[0] + 10).isCloseTo(35 - 15 * c + 7.5, within(1e-4));
+    assertThat(place(after, "a")[1] + 5).isCloseTo(30 - 7.5 - 15 * c, within(1e-4));
+    assertThat(after.piece("b").orElseThrow().placement().angle()).isEqualTo(30);
+  }
 }

@@ -8,5 +8,12 @@ import app.reglet.press.reading.FileBytes;
  * @param sha the SHA-256 of the file
  * @param file the file
  * @param page counted from 0
+ * @param pixels across it where nothing but pictures is on it; 0 where there is more, or nobody
+ *     knows
  */
-public record PlacedPage(String sha, FileBytes file, int page) {}
+public record PlacedPage(String sha, FileBytes file, int page, double pixels) {
+  /** One of which nothing is known. */
+  public PlacedPage(String sha, FileBytes file, int page) {
+    this(sha, file, page, 0);
+  }
+}

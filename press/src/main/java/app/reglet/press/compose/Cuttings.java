@@ -42,6 +42,14 @@ final class Cuttings {
     return places;
   }
 
+  /** From the whole's unit square to the sheet, as it is. */
+  static AffineTransform whole(Content.Cutting c, Rect box) {
+    double width = box.width() / (c.right() - c.left());
+    double height = box.height() / (c.bottom() - c.top());
+    return new AffineTransform(
+        width, 0, 0, height, box.x() - c.left() * width, box.y() - c.top() * height);
+  }
+
   /** The unit squares, counted from the whole itself, that a stretch goes through; that last. */
   private static List<Integer> tiles(double from, double to) {
     List<Integer> tiles = new ArrayList<>();

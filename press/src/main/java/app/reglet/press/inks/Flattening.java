@@ -196,14 +196,27 @@ public final class Flattening {
     return Math.round(Math.max(0, Math.min(1, share)) * 10_000) / 100.0;
   }
 
+  /**
+   * Pixels per inch that a layer needs: those of what is finest in it. What is flat all over it
+   * needs none, so that a coarse picture on a ground gets no pixels that it does not have.
+   */
   private static double ppi(List<Mark> marks) {
-    double most = SMOOTH_PPI;
+    double most = finest(marks);
+    return most == 0 ? SMOOTH_PPI : most;
+  }
+
+  private static double finest(List<Mark> marks) {
+    double most = 0;
     for (Mark mark : marks) {
       if (mark instanceof Mark.Group g) {
-        most = Math.max(most, ppi(g.marks()));
+        most = Math.max(most, finest(g.marks()));
+        most = g.effects().mask().isEmpty() ? most : Math.max(most, SMOOTH_PPI);
       } else if (mark instanceof Mark.Image i) {
         most = Math.max(most, ppi(i.pixels()));
-      } else if (!(mark instanceof Mark.Path)) {
+      } else if (mark instanceof Mark.Path p) {
+        boolean flat = p.pen() == null && (p.fill() == null || p.fill() instanceof Fill.Flat);
+        most = Math.max(most, flat ? 0 : SMOOTH_PPI);
+      } else {
         most = FINE_PPI;
       }
     }

@@ -30,6 +30,8 @@ public final class Inking {
 
   private static final Rectangle2D UNIT = new Rectangle2D.Double(0, 0, 1, 1);
 
+  private static final double MM_PER_INCH = 25.4;
+
   /** Of a placed page, whose letters become pixels too. */
   static final double PAGE_PPI = 600;
 
@@ -80,10 +82,7 @@ public final class Inking {
     if (mark instanceof Mark.Page p) {
       Rectangle2D b = p.place().createTransformedShape(UNIT).getBounds2D();
       return new Pixels.Drawn(
-              List.of(p),
-              new Rect(b.getX(), b.getY(), b.getWidth(), b.getHeight()),
-              PAGE_PPI,
-              false)
+              List.of(p), new Rect(b.getX(), b.getY(), b.getWidth(), b.getHeight()), ppi(p), false)
           .image();
     }
     if (mark instanceof Mark.Tiled t) {
@@ -98,6 +97,15 @@ public final class Inking {
       return new Mark.Group(g.name(), e, of(g.marks(), there));
     }
     return mark; // labels are of drawings
+  }
+
+  /** What is nothing but pixels gets no more of them; letters and lines get many. */
+  private static double ppi(Mark.Page p) {
+    AffineTransform t = p.place();
+    double inches = Math.hypot(t.getScaleX(), t.getShearY()) / MM_PER_INCH;
+    return p.page().pixels() == 0
+        ? PAGE_PPI
+        : Math.min(PAGE_PPI, Math.max(1, p.page().pixels() / inches));
   }
 
   /** An ink of its own stays on its plate. */

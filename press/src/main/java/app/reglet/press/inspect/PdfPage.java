@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.press.inspect.PdfFacts.FontFact;
+import app.reglet.press.inspect.page.PagePictures;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
@@ -27,9 +28,16 @@ import org.apache.pdfbox.rendering.PDFRenderer;
  * @param trim its trim box, the size when it has none
  * @param fonts on the page, each once
  * @param annotations that lie on it and are not placed
+ * @param pictures on it; null where that was not looked at, as in versions up to 0.1
  */
 public record PdfPage(
-    int number, int pages, Size size, Size trim, List<FontFact> fonts, int annotations) {
+    int number,
+    int pages,
+    Size size,
+    Size trim,
+    List<FontFact> fonts,
+    int annotations,
+    PagePictures pictures) {
   /** Longest side of a page that can be placed: five metres, longer than any sheet. */
   private static final Length LONGEST = Length.mm("5000");
 
@@ -40,6 +48,13 @@ public record PdfPage(
 
   /** Time for drawing, beside that for reading, as if for so many bytes of pixels. */
   private static final long DRAWING = 900_000_000;
+
+  private static final double MM_PER_INCH = 25.4;
+
+  /** Pixels across it of its finest picture, where it has nothing but pictures; else 0. */
+  public double pixelsAcross() {
+    return pictures == null ? 0 : pictures.finest() * size.width().toMm() / MM_PER_INCH;
+  }
 
   /** What its file does not bring. */
   public List<String> missing() {

@@ -20,9 +20,11 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Focus;
 import app.reglet.core.design.Framing;
 import app.reglet.core.design.Ground;
+import app.reglet.core.design.Line;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Setting;
+import app.reglet.core.design.Span;
 import app.reglet.core.design.Treatment;
 import app.reglet.core.design.Treatment.Shade;
 import app.reglet.core.design.Words;
@@ -300,5 +302,33 @@ public class CarryRulesTest {
 
   private static Setting.Align align(Design design, String id) {
     return ((Words) design.piece(id).orElseThrow().content()).setting().align();
+  }
+
+  /** A band from the front onto its flap ends with the front where there is no flap. */
+  @Test
+  public void whatEndsOnAPanelThatIsNotThereEndsAtTheEdgeOfTheOneItBeganOn() {
+    Region front = Region.trim(PanelKind.FRONT);
+    Region flap = Region.trim(PanelKind.FRONT_FLAP);
+    Piece band =
+        new Piece(
+            "band",
+            "Band",
+            new Anchors(
+                new Span.Stretched(
+                    new Line(front, Line.Edge.LEFT),
+                    Length.mm("10"),
+                    new Line(flap, Line.Edge.RIGHT),
+                    Length.mm("-12")),
+                Anchors.filling(front).down()),
+            Content.Shape.band(Colour.BLACK));
+    Box there =
+        carried(design(band), JACKET, PAPERBACK)
+            .piece("band")
+            .orElseThrow()
+            .anchors()
+            .on(PAPERBACK)
+            .orElseThrow();
+    assertThat(there.right())
+        .isEqualTo(PAPERBACK.panel(PanelKind.FRONT).orElseThrow().art().right());
   }
 }

@@ -3,8 +3,13 @@ package app.reglet.press.compose;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.core.check.Finding;
+import app.reglet.core.check.Found;
+import app.reglet.core.check.PictureFineEnough;
+import app.reglet.core.check.Subject;
 import app.reglet.core.design.Composition;
 import app.reglet.core.design.Design;
+import app.reglet.core.house.PressRules;
 import app.reglet.core.measure.Box;
 import app.reglet.core.recut.FinishedSheet;
 import app.reglet.core.recut.Recut;
@@ -12,18 +17,20 @@ import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
-import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.pdf.PressFile;
+import app.reglet.press.pdf.PressFiles;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.raster.ArtworkRaster;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.testing.Scratch;
+import app.reglet.testing.Tool;
 import java.awt.Color;
+import java.awt.GradientPaint;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -31,6 +38,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -39,6 +47,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -113,8 +122,7 @@ public class CuttingPixelsTest {
 
     @Override
     public Optional<PageOfFile> page(String sha, int number) {
-      return Optional.ofNullable(about)
-          .map(a -> new PageOfFile(new PlacedPage(sha, file, number - 1), a));
+      return Optional.ofNullable(about).map(a -> PageOfFile.of(sha, file, a));
     }
   }
 
@@ -199,5 +207,64 @@ public class CuttingPixelsTest {
     expect(image, wrap, front.left().toMm() + 5.4 * INCH - hair, 0x80a0c0, "the front's stripe");
     expect(image, wrap, front.left().toMm() + 5.4 * INCH + hair, 0x307030, "the last stripe");
     expect(image, wrap, front.right().toMm() + 2.5, 0x307030, "bleed of the front");
+  }
+
+  /** The whole wrap as one picture of 72 ppi, in a PDF: as it comes from a screen. */
+  private static byte[] coarse() throws IOException {
+    BufferedImage image =
+        new BufferedImage((int) Math.round(OLD_WIDTH * 72), 9 * 72, BufferedImage.TYPE_INT_RGB);
+    Graphics2D g = image.createGraphics();
+    g.setPaint(
+        new GradientPaint(0, 0, new Color(0x204060), image.getWidth(), 0, new Color(0xd0b080)));
+    g.fillRect(0, 0, image.getWidth(), image.getHeight());
+    g.dispose();
+    try (PDDocument d = new PDDocument()) {
+      PDPage page = new PDPage(new PDRectangle((float) (OLD_WIDTH * 72), 9 * 72));
+      d.addPage(page);
+      try (PDPageContentStream out = new PDPageContentStream(d, page)) {
+        out.drawImage(
+            LosslessFactory.createFromImage(d, image), 0, 0, (float) (OLD_WIDTH * 72), 9 * 72);
+      }
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      d.save(out);
+      return out.toByteArray();
+    }
+  }
+
+  @Test
+  public void aFinishedFileOfCoarsePixelsIsToldAndStaysAsCoarseInThePressFile() throws IOException {
+    Path pdf = Files.write(Scratch.file("coarse", ".pdf"), coarse());
+    PdfPage page = PdfPage.shown(FileBytes.of(pdf), 1, 200, Budget.forFile(Files.size(pdf))).page();
+    assertThat(page.pictures().alone()).isTrue();
+    assertThat(page.pictures().finest()).isCloseTo(72, within(0.1));
+    Kept kept = new Kept(null, FileBytes.of(pdf), page);
+    FinishedSheet sheet =
+        new FinishedSheet("cd".repeat(32), 1, OLD_WIDTH / 9, Optional.of(page.size()));
+    Wrap wrap = Specimen.wrap(400);
+    Recut.Result r =
+        new Recut(wrap, sheet, new Recut.Choices(false, false, Optional.empty(), false)).result();
+    Artwork art =
+        COMPOSER.compose(
+            new Design(Map.of(), r.side(), Composition.BLANK), wrap, Specimen.BOOK, kept);
+    List<Finding> found =
+        new PictureFineEnough().find(new Subject(wrap, Specimen.BOOK, art.laid()));
+    assertThat(found).isNotEmpty();
+    for (Finding f : found) {
+      assertThat(f.found()).isInstanceOf(Found.PictureTooCoarse.class);
+      assertThat(((Found.PictureTooCoarse) f.found()).ppi()).isBetween(40.0, 90.0);
+    }
+    Path made =
+        PressFiles.make(art, PressFiles.making(PressFiles.rules(PressRules.Standard.X1A, 280)));
+    List<String> pictures = Tool.ok("pdfimages", "-list", made.toString()).lines().skip(2).toList();
+    assertThat(pictures).isNotEmpty();
+    for (String line : pictures) {
+      String[] columns = line.strip().split("\\s+");
+      if (columns[3].equals("1") || columns[4].equals("1")) {
+        continue; // a sliver of one pixel, where two parts lap over each other
+      }
+      assertThat(Math.min(Integer.parseInt(columns[12]), Integer.parseInt(columns[13])))
+          .as(line)
+          .isBetween(40, 90);
+    }
   }
 }

@@ -1,6 +1,5 @@
 package app.reglet.press.golden;
 
-import app.reglet.press.art.PlacedPage;
 import app.reglet.press.compose.PageOfFile;
 import app.reglet.press.compose.Pictures;
 import app.reglet.press.inspect.PdfPage;
@@ -49,7 +48,7 @@ final class GoldenFiles implements Pictures {
     try {
       FileBytes file = FileBytes.of(PlacedPageTest.source(90, true));
       PdfPage about = PdfPage.shown(file, number, SCREEN, Budget.forFile(file.length())).page();
-      return new PageOfFile(new PlacedPage(id, file, number - 1), about);
+      return PageOfFile.of(id, file, about);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

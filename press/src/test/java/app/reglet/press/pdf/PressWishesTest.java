@@ -10,6 +10,7 @@ import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.layout.StartingLayout;
 import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
+import app.reglet.press.colour.Condition;
 import app.reglet.press.colour.InkTable;
 import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressInks;
@@ -22,6 +23,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.graphics.color.PDOutputIntent;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.testng.annotations.Test;
 
@@ -171,5 +173,61 @@ public class PressWishesTest {
     // right against the bleed there is none
     int[] near = marked.getPixel(trim, around - 3, (int[]) null);
     assertThat(near).containsOnly(0);
+  }
+
+  /** ISO 32000-1, 14.11.2: the bleed box is what is printed, the marks lie outside it. */
+  @Test
+  public void withMarksTheBleedBoxIsTheSheetWithoutThem() throws IOException {
+    Artwork art = Specimen.plain(200);
+    PressMaking making = PressFiles.making(rules(false, 0, PressRules.Intent.RELATIVE));
+    Path file =
+        PressFiles.make(
+            art,
+            making.marked(
+                new PrintersMarks(
+                    true, true, true, true, "Marks", Specimen.TYPEFACES.get("work-sans"))));
+    String boxes = Tool.ok("pdfinfo", "-box", file.toString());
+    double around = 12 * 72 / 25.4;
+    double width = art.wrap().sheet().width().toPoints();
+    double height = art.wrap().sheet().height().toPoints();
+    double[][] expected = {
+      {0, 0, width + 2 * around, height + 2 * around},
+      {around, around, width + around, height + around}
+    };
+    String[] names = {"MediaBox", "BleedBox"};
+    for (int i = 0; i < 2; i++) {
+      String name = names[i];
+      String line = boxes.lines().filter(l -> l.startsWith(name)).findFirst().orElseThrow();
+      String[] figures = line.replaceAll("[^:]*:", "").strip().split("\\s+");
+      for (int j = 0; j < 4; j++) {
+        assertThat(Double.parseDouble(figures[j])).as(line).isCloseTo(expected[i][j], within(0.02));
+      }
+    }
+  }
+
+  /** ISO 15930-7, 6.2.3: only what is in the registry is named by it. */
+  @Test
+  public void aConditionThatIsInNoRegistryNamesNone() throws IOException {
+    Condition coated = OutputCondition.COATED.condition();
+    for (String registered : new String[] {coated.registered(), ""}) {
+      PressRules rules = rules(false, 0, PressRules.Intent.RELATIVE);
+      Path file =
+          PressFiles.make(
+              Specimen.plain(200),
+              PressMaking.of(
+                  Specimen.gannet().files(),
+                  rules,
+                  new Condition("own", "A paper of our own", registered, coated.profile())));
+      try (PDDocument d = Loader.loadPDF(file.toFile())) {
+        PDOutputIntent intent = d.getDocumentCatalog().getOutputIntents().get(0);
+        assertThat(intent.getOutputConditionIdentifier())
+            .isEqualTo(registered.isEmpty() ? "Custom" : registered);
+        if (registered.isEmpty()) {
+          assertThat(intent.getRegistryName()).isNull();
+        } else {
+          assertThat(intent.getRegistryName()).isEqualTo("http://www.color.org");
+        }
+      }
+    }
   }
 }

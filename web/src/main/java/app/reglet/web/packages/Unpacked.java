@@ -40,9 +40,18 @@ final class Unpacked implements AutoCloseable {
    * @throws Refusal when it is none
    */
   static Unpacked of(Path zip, Path directory) throws IOException {
+    return of(zip, directory, MOST_BYTES);
+  }
+
+  /**
+   * Takes one apart that has no more than so many bytes in all.
+   *
+   * @throws Refusal when it is none, or has more
+   */
+  static Unpacked of(Path zip, Path directory, long most) throws IOException {
     Unpacked unpacked = new Unpacked(directory);
     try (ZipFile file = new ZipFile(zip.toFile())) {
-      unpacked.take(file);
+      unpacked.take(file, most);
       return unpacked;
     } catch (IOException e) {
       unpacked.close();
@@ -53,13 +62,13 @@ final class Unpacked implements AutoCloseable {
     }
   }
 
-  private void take(ZipFile zip) throws IOException {
+  private void take(ZipFile zip, long mostBytes) throws IOException {
     if (zip.size() > MOST_ENTRIES) {
       throw new Refusal(
           "package",
           "This package has " + zip.size() + " parts; one has at most " + MOST_ENTRIES + ".");
     }
-    long left = MOST_BYTES;
+    long left = mostBytes;
     Enumeration<? extends ZipEntry> entries = zip.entries();
     while (entries.hasMoreElements()) {
       ZipEntry entry = entries.nextElement();

@@ -2,7 +2,6 @@ package app.reglet.web.pictures;
 
 import app.reglet.core.Refusal;
 import app.reglet.core.design.Colour;
-import app.reglet.press.art.PlacedPage;
 import app.reglet.press.compose.PageOfFile;
 import app.reglet.press.compose.Pictures;
 import app.reglet.press.inspect.PdfPage;
@@ -258,8 +257,10 @@ public class PlacedFiles implements Pictures {
                 records
                     .findById(id)
                     .map(e -> JSON.readValue(e.getFacts(), PdfPage.class))
+                    // what is on it was not looked at before
+                    .filter(p -> p.pictures() != null)
                     .orElseGet(() -> read(file, sha, nameOf(sha), number)));
-    return Optional.of(new PageOfFile(new PlacedPage(sha, FileBytes.of(file), number - 1), about));
+    return Optional.of(PageOfFile.of(sha, FileBytes.of(file), about));
   }
 
   private String nameOf(String sha) {

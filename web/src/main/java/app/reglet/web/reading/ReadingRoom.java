@@ -83,7 +83,9 @@ public class ReadingRoom implements DisposableBean {
               try {
                 idle.push(start());
               } catch (IOException e) {
-                LOG.warn("no process to read files could be started: {}", e.getMessage());
+                if (!closed) {
+                  LOG.warn("no process to read files could be started: {}", e.getMessage());
+                }
               } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
               }

@@ -252,8 +252,9 @@ public class BackupTest {
     Path damaged = spoiled(good, dir.resolve("damaged.zip"), "reglet.mv.db", new byte[9000], false);
     Path outside =
         spoiled(good, dir.resolve("outside.zip"), "../../outside", new byte[] {1}, false);
+    Path missing = spoiled(good, dir.resolve("missing.zip"), aPicture(good), new byte[0], true);
     for (Path bad :
-        List.of(text, cut, slip, newer, damaged, outside, dir.resolve("none.zip"), dir)) {
+        List.of(text, cut, slip, newer, damaged, outside, missing, dir.resolve("none.zip"), dir)) {
       assertThatThrownBy(() -> Restore.restore(bad, data))
           .as(bad.toString())
           .isInstanceOf(Refusal.class)
@@ -261,6 +262,16 @@ public class BackupTest {
       assertThat(Files.readAllBytes(data.resolve("reglet.mv.db"))).isEqualTo(whole);
     }
     assertThat(data.resolve("restoring")).doesNotExist();
+  }
+
+  private static String aPicture(Path zip) throws Exception {
+    try (ZipFile in = new ZipFile(zip.toFile())) {
+      return in.stream()
+          .map(ZipEntry::getName)
+          .filter(n -> n.startsWith("pictures/"))
+          .findFirst()
+          .orElseThrow();
+    }
   }
 
   /** The same ZIP with one entry other, or left out. */

@@ -177,16 +177,28 @@ public class JobsAgainTest {
 
   @Test
   public void anOrderTakenBackAndGivenAgainIsMade() {
-    Failing maker = new Failing(new Refusal("file", "not today"), null);
+    JobMaker maker =
+        new JobMaker() {
+          @Override
+          public String kind() {
+            return "failing";
+          }
+
+          @Override
+          public String make(Job job, OutputStream out, Progress progress) throws IOException {
+            out.write(1);
+            return "made";
+          }
+        };
     Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
     Job job = jobs.order(order("taken back"));
     assertThat(jobs.cancel(job.getId()).getState()).isEqualTo(Job.State.CANCELLED);
     jobs.make(job.getId());
-    assertThat(maker.made.get()).isZero();
+    assertThat(jobs.file(job)).doesNotExist();
     jobs.order(order("taken back"));
     jobs.make(job.getId());
-    assertThat(maker.made.get()).isEqualTo(1);
-    assertThat(jobs.get(job.getId()).getMessage()).isEqualTo("not today");
+    assertThat(jobs.get(job.getId()).getState()).isEqualTo(Job.State.DONE);
+    assertThat(jobs.get(job.getId()).getMessage()).isEqualTo("made");
   }
 
   /** As many that fail as files are kept. */

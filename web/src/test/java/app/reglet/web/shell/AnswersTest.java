@@ -12,7 +12,12 @@ import app.reglet.web.harness.RawHttp;
 import app.reglet.web.harness.Subject;
 import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
+import app.reglet.web.store.DataDirectory;
+import app.reglet.web.store.Room;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.io.OutputStream;
+import java.lang.reflect.Proxy;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.file.Files;
@@ -21,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jsoup.Jsoup;
+import org.springframework.web.multipart.MultipartException;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -313,6 +319,37 @@ public class AnswersTest {
       process.stop();
       assertThat(process.log()).contains("Reglet is stopping");
       assertThat(data.resolve("reglet.running")).doesNotExist();
+    }
+  }
+
+  /** A system says it in its own language: what counts is the room that is left. */
+  @Test
+  public void aFullDiskIsKnownByItsRoomWhateverTheSystemCallsIt() {
+    HttpServletRequest request =
+        (HttpServletRequest)
+            Proxy.newProxyInstance(
+                AnswersTest.class.getClassLoader(),
+                new Class<?>[] {HttpServletRequest.class},
+                (proxy, method, args) ->
+                    method.getName().equals("getContentLengthLong") ? (Object) 5_000_000L : null);
+    Throwable failed =
+        new MultipartException(
+            "x", new IOException("Auf dem Ger\u00e4t ist kein Speicherplatz mehr verf\u00fcgbar"));
+    for (long left : new long[] {1_000_000, Room.UNKNOWN}) {
+      Room room =
+          new Room(reglet.bean(DataDirectory.class)) {
+            @Override
+            public long left() {
+              return left;
+            }
+          };
+      var answer = new Answers(room).to(failed, request);
+      if (left == Room.UNKNOWN) {
+        assertThat(answer.status().value()).isEqualTo(400);
+      } else {
+        assertThat(answer.status().value()).isEqualTo(507);
+        assertThat(answer.sentence()).contains("disk is full");
+      }
     }
   }
 }

@@ -67,6 +67,9 @@ final class PageReader extends PDFGraphicsStreamEngine {
   private boolean overprints;
   private boolean damaged;
 
+  /** Whether letters, lines or areas are drawn besides pictures. */
+  private boolean drawsMore;
+
   private PageReader(PDPage page, Budget budget) {
     super(page);
     this.budget = budget;
@@ -127,6 +130,51 @@ final class PageReader extends PDFGraphicsStreamEngine {
         reader.overprints,
         notes == null ? 0 : notes.size(),
         cut);
+  }
+
+  /**
+   * The pictures of a page alone, as they lie in its crop box.
+   *
+   * @throws Refusal when that costs more than it may
+   */
+  static PagePictures pictures(PDPage page, Budget budget) {
+    PageReader reader = new PageReader(page, budget);
+    boolean whole = true;
+    try {
+      reader.processPage(page);
+    } catch (IOException | RuntimeException | StackOverflowError e) {
+      for (Throwable t = e; t != null; t = t.getCause()) {
+        if (t instanceof Refusal r) {
+          throw r;
+        }
+      }
+      whole = false;
+    }
+    PDRectangle crop = page.getCropBox();
+    Rect seen =
+        rect(
+            reader
+                .sheet
+                .createTransformedShape(
+                    new Rectangle2D.Double(
+                        crop.getLowerLeftX(),
+                        crop.getLowerLeftY(),
+                        crop.getWidth(),
+                        crop.getHeight()))
+                .getBounds2D());
+    return new PagePictures(
+        reader.pictures.stream()
+            .map(
+                p ->
+                    new PagePictures.OnPage(
+                        (p.place().x() - seen.x()) / seen.width(),
+                        (p.place().y() - seen.y()) / seen.height(),
+                        p.place().width() / seen.width(),
+                        p.place().height() / seen.height(),
+                        p.ppi(),
+                        p.quality()))
+            .toList(),
+        whole && !reader.damaged && !reader.drawsMore && !reader.pictures.isEmpty());
   }
 
   @Override
@@ -200,6 +248,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
   }
 
   private void filled() throws IOException {
+    drawsMore = true;
     PDGraphicsState state = getGraphicsState();
     painted(state.getNonStrokingColorSpace(), state.getNonStrokeAlphaConstant(), false);
   }
@@ -319,6 +368,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
 
   @Override
   public void strokePath() throws IOException {
+    drawsMore = true;
     PDGraphicsState state = getGraphicsState();
     painted(state.getStrokingColorSpace(), state.getAlphaConstant(), true);
     Matrix m = state.getCurrentTransformationMatrix();
@@ -354,6 +404,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
   public void shadingFill(COSName name) throws IOException {
     var shading = getResources().getShading(name);
     if (shading != null) {
+      drawsMore = true;
       painted(shading.getColorSpace(), getGraphicsState().getNonStrokeAlphaConstant(), false);
     }
   }
