@@ -10,7 +10,7 @@ public class RoundingTest {
   @DataProvider
   Object[][] figures() {
     return new Object[][] {
-      // exact, nearest, up, down
+      // the exact figure, then what it becomes to the nearest hundredth, up and down
       {"0.125", "0.13", "0.13", "0.12"},
       {"0.135", "0.14", "0.14", "0.13"},
       {"0.1249", "0.12", "0.13", "0.12"},

@@ -35,6 +35,8 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -43,10 +45,13 @@ import java.util.Map;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.testng.annotations.DataProvider;
@@ -266,5 +271,44 @@ public class CuttingPixelsTest {
           .as(line)
           .isBetween(40, 90);
     }
+  }
+
+  /** What a page of pixels may have beside them, and whether it is still nothing but pixels. */
+  @DataProvider
+  Object[][] pagesOfPixels() {
+    return new Object[][] {
+      {"a picture alone", "q 400 0 0 400 0 0 cm /P Do Q", true},
+      {"cut by the page's edge", "q 0 0 400 400 re W n 400 0 0 400 0 0 cm /P Do Q", true},
+      {"cut by a form", "q 0 0 m 400 0 l 200 400 l h W n 400 0 0 400 0 0 cm /P Do Q", false},
+      {"turned", "q 300 200 -200 300 200 0 cm /P Do Q", false},
+      {"more pixels one way", "q 400 0 0 100 0 0 cm /P Do Q", false},
+      {"with an area", "q 400 0 0 400 0 0 cm /P Do Q 10 10 50 50 re f", false},
+      {"with a line", "q 400 0 0 400 0 0 cm /P Do Q 10 10 m 90 90 l S", false}
+    };
+  }
+
+  @Test(dataProvider = "pagesOfPixels")
+  public void onlyAPageOfUprightUncutPicturesIsNoFinerThanTheyAre(
+      String what, String drawing, boolean alone) throws IOException {
+    Path pdf = Scratch.file("pixels", ".pdf");
+    try (PDDocument d = new PDDocument()) {
+      PDPage page = new PDPage(new PDRectangle(400, 400));
+      page.setResources(new PDResources());
+      page.getResources()
+          .put(
+              COSName.getPDFName("P"),
+              LosslessFactory.createFromImage(
+                  d, new BufferedImage(200, 200, BufferedImage.TYPE_INT_RGB)));
+      PDStream contents = new PDStream(d);
+      try (OutputStream out = contents.createOutputStream()) {
+        out.write(drawing.getBytes(StandardCharsets.US_ASCII));
+      }
+      page.setContents(contents);
+      d.addPage(page);
+      d.save(pdf.toFile());
+    }
+    PdfPage page = PdfPage.shown(FileBytes.of(pdf), 1, 100, Budget.forFile(Files.size(pdf))).page();
+    assertThat(page.pictures().all()).hasSize(1);
+    assertThat(page.pictures().alone()).as(what).isEqualTo(alone);
   }
 }

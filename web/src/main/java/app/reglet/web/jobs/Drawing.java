@@ -24,7 +24,7 @@ public class Drawing {
       new ThreadPoolExecutor(
           AT_ONCE, AT_ONCE, 1, TimeUnit.MINUTES, new ArrayBlockingQueue<>(MOST_WAITING), Hand::new);
 
-  /** A thread that draws. */
+  /** One of the threads that draw, known by its kind so that it never waits for itself. */
   private static final class Hand extends Thread {
     Hand(Runnable drawing) {
       super(drawing, "drawing");

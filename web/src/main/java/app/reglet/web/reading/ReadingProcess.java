@@ -100,7 +100,7 @@ final class ReadingProcess {
         said = said.isEmpty() ? ": " + line : said;
       }
     } catch (IOException e) {
-      // it was ended
+      // the process was ended, and its stream with it
     }
   }
 
@@ -161,7 +161,7 @@ final class ReadingProcess {
         }
       }
     } catch (IOException e) {
-      // it was ended
+      // the process was ended, and its stream with it
     }
     answers.add(ENDED);
   }

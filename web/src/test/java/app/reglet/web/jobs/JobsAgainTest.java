@@ -175,21 +175,26 @@ public class JobsAgainTest {
     assertThat(maker.made.get()).isEqualTo(1);
   }
 
+  /** A maker that writes a byte, but for files whose name says that they fail. */
+  private static final class Writing implements JobMaker {
+    @Override
+    public String kind() {
+      return "failing";
+    }
+
+    @Override
+    public String make(Job job, OutputStream out, Progress progress) throws IOException {
+      if (job.getName().equals("fails.pdf")) {
+        throw new Refusal("file", "not today");
+      }
+      out.write(1);
+      return "made";
+    }
+  }
+
   @Test
   public void anOrderTakenBackAndGivenAgainIsMade() {
-    JobMaker maker =
-        new JobMaker() {
-          @Override
-          public String kind() {
-            return "failing";
-          }
-
-          @Override
-          public String make(Job job, OutputStream out, Progress progress) throws IOException {
-            out.write(1);
-            return "made";
-          }
-        };
+    JobMaker maker = new Writing();
     Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
     Job job = jobs.order(order("taken back"));
     assertThat(jobs.cancel(job.getId()).getState()).isEqualTo(Job.State.CANCELLED);
@@ -204,22 +209,7 @@ public class JobsAgainTest {
   /** As many that fail as files are kept. */
   @Test
   public void whatCouldNotBeMadePushesNoFileOut() {
-    JobMaker maker =
-        new JobMaker() {
-          @Override
-          public String kind() {
-            return "failing";
-          }
-
-          @Override
-          public String make(Job job, OutputStream out, Progress progress) throws IOException {
-            if (job.getName().equals("fails.pdf")) {
-              throw new Refusal("file", "not today");
-            }
-            out.write(1);
-            return "";
-          }
-        };
+    JobMaker maker = new Writing();
     Jobs jobs = jobs(reglet.bean(JobRows.class), maker, event -> {});
     Job first = jobs.order(order("kept file"));
     jobs.make(first.getId());

@@ -8,7 +8,8 @@ import org.apache.pdfbox.pdmodel.PDPage;
  * The pictures of a page that may be placed elsewhere, in its own size.
  *
  * @param all each time one is laid, in their order
- * @param alone whether nothing else is drawn: then the page is no finer than they are
+ * @param alone whether nothing else is drawn, and they are upright, uncut and of even pixels: then
+ *     the page is no finer than they are
  */
 public record PagePictures(List<OnPage> all, boolean alone) {
   /** More would be no page of a cover; the first are kept. */

@@ -7,6 +7,7 @@ import app.reglet.press.inspect.page.PageContent.ThinLine;
 import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.reading.Budget;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
 import java.awt.geom.GeneralPath;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
@@ -52,6 +53,9 @@ final class PageReader extends PDFGraphicsStreamEngine {
   /** What is filled and so much longer than thick is a line. */
   private static final double LONG = 8;
 
+  /** Pixels are even when they are so nearly square and upright. */
+  private static final double EVEN = 0.05;
+
   private static final int MOST_PICTURES = 5000;
 
   private final Budget budget;
@@ -67,7 +71,10 @@ final class PageReader extends PDFGraphicsStreamEngine {
   private boolean overprints;
   private boolean damaged;
 
-  /** Whether letters, lines or areas are drawn besides pictures. */
+  /**
+   * Whether there is more than upright pictures of even pixels: letters, lines, areas, a form that
+   * cuts a picture, one that is turned or has more pixels one way.
+   */
   private boolean drawsMore;
 
   private PageReader(PDPage page, Budget budget) {
@@ -289,6 +296,12 @@ final class PageReader extends PDFGraphicsStreamEngine {
     double ppi =
         Math.min(
             image.getWidth() / Math.max(across, 1e-6), image.getHeight() / Math.max(along, 1e-6));
+    boolean turned =
+        Math.abs(m.getShearX()) + Math.abs(m.getShearY()) > EVEN * Math.abs(m.getScaleX());
+    double finer =
+        Math.max(
+            image.getWidth() / Math.max(across, 1e-6), image.getHeight() / Math.max(along, 1e-6));
+    drawsMore |= turned || finer > ppi * (1 + EVEN);
     String filter =
         image instanceof PDImageXObject x && !x.getStream().getFilters().isEmpty()
             ? x.getStream().getFilters().get(x.getStream().getFilters().size() - 1).getName()
@@ -428,6 +441,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
 
   @Override
   public void clip(int rule) {
+    drawsMore |= !new Area(path).isRectangular();
     path.setWindingRule(rule);
     getGraphicsState().intersectClippingPath((GeneralPath) path.clone());
   }
