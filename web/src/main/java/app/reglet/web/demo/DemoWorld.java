@@ -157,7 +157,7 @@ public class DemoWorld {
             "en",
             Map.of()),
         "");
-    compose(
+    EditionEntity edition =
         shelf.edition(
             book,
             "whimbrel-digital",
@@ -167,7 +167,10 @@ public class DemoWorld {
                 32,
                 "cream",
                 "black",
-                PageTurn.LTR)),
+                PageTurn.LTR));
+    shelf.number(edition, "978-1-4028-9465-7");
+    compose(
+        edition,
         StartingLayout.AXIS,
         Ground.plain(new Colour.Rgb(0xd8cdb4)),
         dress(null, 0x2b2a33, 0xfaf6ec, 0x7a4a5e, 0x8c9a98, 0xd8cdb4));
@@ -285,7 +288,7 @@ public class DemoWorld {
             "en",
             Map.of()),
         "");
-    compose(
+    EditionEntity edition =
         shelf.edition(
             book,
             "osier-row",
@@ -296,7 +299,10 @@ public class DemoWorld {
                     "bulky-80",
                     "black",
                     PageTurn.RTL)
-                .withInsidePrinted(true)),
+                .withInsidePrinted(true));
+    shelf.number(edition, "978-1-4028-9466-4");
+    compose(
+        edition,
         StartingLayout.CARTOUCHE,
         Ground.plain(new Colour.Rgb(0x3d3550)),
         dress(null, 0x2c2440, 0xf3ebdc, 0x5b3f7a, 0x8c86a0, 0xc9a45a));
