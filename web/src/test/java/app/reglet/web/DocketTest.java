@@ -77,6 +77,10 @@ public class DocketTest {
     assertThat(desk.page.locator("#stock")).hasValue("bulky-80");
     // 320 × 80 × 1.8 ÷ 2000 = 23.04, up to the next 0.5 mm
     assertThat(desk.page.locator("#m-spine")).hasText("23.5 mm");
+    // the unit is the house's at once, in the switch and beside the fields
+    assertThat(desk.page.locator("#units [value=mm]")).hasAttribute("aria-pressed", "true");
+    assertThat(desk.page.locator("#units [value=in]")).hasAttribute("aria-pressed", "false");
+    assertThat(desk.page.locator("label[for=trim]")).containsText("mm");
     // the docket still saves after its lists were exchanged
     desk.type("pages", "160");
     assertThat(desk.page.locator("#m-spine")).hasText("12 mm"); // 11.52

@@ -61,6 +61,12 @@ public class FacesTest {
     assertThat(desk.page.locator("#notes")).not().containsText("no glyph");
     desk.page.locator("#face-find").fill("rye");
     assertThat(desk.page.locator(".family:visible .lacks")).hasText("lacks Ночь");
+    // a script finds the families that have its letters, and no others
+    desk.page.locator("#face-find").fill("cyrillic");
+    assertThat(desk.page.locator(".family:visible .family-name").first()).isVisible();
+    assertThat(desk.page.locator(".family:visible .lacks")).hasCount(0);
+    desk.page.locator("#face-find").fill("hebrew");
+    assertThat(desk.page.locator(".family:visible .family-name").first()).isVisible();
     desk.page.locator("#face-find").focus();
     desk.page.keyboard().press("Escape");
     assertThat(desk.page.locator("#leaf-face")).not().hasAttribute("open", "");

@@ -35,7 +35,8 @@ public interface Check {
         new PictureFineEnough(),
         new PictureUnspoilt(),
         new PicturesLicensed(),
-        new PageBringsFonts());
+        new PageBringsFonts(),
+        new OnPages());
   }
 
   /** Every check of what lies on the inside: nothing there is read off a shelf or scanned. */
@@ -51,7 +52,42 @@ public interface Check {
         new LinesThick(),
         new PictureFineEnough(),
         new PictureUnspoilt(),
-        new PageBringsFonts());
+        new PageBringsFonts(),
+        new OnPages());
+  }
+
+  /** The checks of what is drawn on a page that somebody made, wherever it was made. */
+  static List<Check> ofFiles() {
+    return List.of(
+        new SpineTypeAllowed(),
+        new SpineTypeFitsBand(),
+        new SpineTypeLargeEnough(),
+        new SpineTypeRuns(),
+        new WordsAcrossFold(),
+        new WordsInsideSafe(),
+        new TypeLargeEnough(),
+        new TypeInOneBlack(),
+        new BarcodeAreaClear(),
+        new BarcodeReadable(),
+        new BarcodeSaysIsbn(),
+        new TitleReadSmall(),
+        new TitleAsListed(),
+        new LinesThick(),
+        new PictureFineEnough(),
+        new PictureUnspoilt());
+  }
+
+  /** The same of the inside: nothing there is read off a shelf or scanned. */
+  static List<Check> ofFilesInside() {
+    return List.of(
+        new GlueKeptFree(),
+        new WordsAcrossFold(),
+        new WordsInsideSafe(),
+        new TypeLargeEnough(),
+        new TypeInOneBlack(),
+        new LinesThick(),
+        new PictureFineEnough(),
+        new PictureUnspoilt());
   }
 
   /** Runs every check, those of what the house offers first. */

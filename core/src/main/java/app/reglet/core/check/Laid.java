@@ -7,7 +7,6 @@ import app.reglet.core.measure.Outline;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** A piece as it was laid on a wrap, measured by whoever set it. Sheet coordinates. */
 public sealed interface Laid {
@@ -17,16 +16,6 @@ public sealed interface Laid {
   String piece();
 
   String name();
-
-  /** Every picture that was laid, also those on placed pages. */
-  static Stream<Picture> pictures(List<Laid> laid) {
-    return laid.stream()
-        .flatMap(
-            l ->
-                l instanceof Picture p
-                    ? Stream.of(p)
-                    : l instanceof Page page ? page.pictures().stream() : Stream.empty());
-  }
 
   /** What of the sheet it takes, as it is turned and cut; for words, their box. */
   Outline outline();
@@ -132,9 +121,22 @@ public sealed interface Laid {
    *
    * @param magnification at which it came out, 1 for the nominal size
    * @param reflected share of red light that its panel gives back, 0 to 1
+   * @param number that was read back; empty for one that is drawn of the book's own
    */
-  record Barcode(String piece, String name, Outline outline, double magnification, double reflected)
-      implements Laid {}
+  record Barcode(
+      String piece,
+      String name,
+      Outline outline,
+      double magnification,
+      double reflected,
+      String number)
+      implements Laid {
+    /** One that is drawn of the book's number. */
+    public Barcode(
+        String piece, String name, Outline outline, double magnification, double reflected) {
+      this(piece, name, outline, magnification, reflected, "");
+    }
+  }
 
   /** The place of a barcode that has no bars, since the book has no sound ISBN. */
   record Unbarred(String piece, String name, Outline outline) implements Laid {}
@@ -143,13 +145,20 @@ public sealed interface Laid {
    * A placed page.
    *
    * @param missing fonts that its file does not bring
-   * @param pictures on it, as they lie on the sheet
+   * @param on what is drawn on it, as it lies on the sheet
+   * @param seen how its words stand out, of those that were measured
    */
   record Page(
-      String piece, String name, Outline outline, List<String> missing, List<Picture> pictures)
+      String piece,
+      String name,
+      Outline outline,
+      List<String> missing,
+      List<Laid> on,
+      List<Seen> seen)
       implements Laid {
     public Page {
-      pictures = List.copyOf(pictures);
+      on = List.copyOf(on);
+      seen = List.copyOf(seen);
     }
   }
 

@@ -20,7 +20,9 @@ public final class PictureFineEnough implements Check {
   @Override
   public List<Finding> find(Subject s) {
     FileRules rules = s.wrap().house().files();
-    return Laid.pictures(s.laid())
+    return s.laid().stream()
+        .filter(Laid.Picture.class::isInstance)
+        .map(Laid.Picture.class::cast)
         .filter(p -> p.ppi() < rules.wantedPpi() || isTooFine(p, s.wrap()))
         .map(
             p -> {

@@ -13,7 +13,9 @@ public final class PictureUnspoilt implements Check {
 
   @Override
   public List<Finding> find(Subject s) {
-    return Laid.pictures(s.laid())
+    return s.laid().stream()
+        .filter(Laid.Picture.class::isInstance)
+        .map(Laid.Picture.class::cast)
         .filter(p -> p.quality() > 0 && p.quality() < LEAST)
         .map(
             p ->

@@ -15,8 +15,8 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
 import app.reglet.press.art.Rect;
+import app.reglet.press.inspect.FileAsLaid;
 import app.reglet.press.inspect.PdfPage;
-import app.reglet.press.inspect.page.PagePictures;
 import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
@@ -161,13 +161,15 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             rect.y() + (rect.height() - height * scale) / 2);
     place.scale(width * scale, height * scale);
     Shape covered = place.createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1));
+    FileAsLaid drawn = drawn(about, place, covered);
     lay.laid.add(
         new Laid.Page(
             piece.id(),
             piece.name(),
             Outlines.hull(covered, toSheet),
             about.missing(),
-            pictures(about, place, covered)));
+            drawn.laid(),
+            drawn.seen()));
     return List.of(new Mark.Page(found.get().page(), place));
   }
 
@@ -199,51 +201,29 @@ final class LayContent implements Content.Visitor<List<Mark>> {
   }
 
   /**
-   * The pictures of a page as they come out on the sheet.
+   * What is drawn on a page, as it comes out on the sheet.
    *
    * @param place from the page's unit square to the box
    * @param seen what of the page is seen, in the box
    */
-  private List<Laid.Picture> pictures(PdfPage about, AffineTransform place, Shape seen) {
-    if (about.pictures() == null) {
-      return List.of();
-    }
-    double larger =
-        Math.max(
-            Math.hypot(place.getScaleX(), place.getShearY()) / about.size().width().toMm(),
-            Math.hypot(place.getShearX(), place.getScaleY()) / about.size().height().toMm());
-    List<Laid.Picture> all = new ArrayList<>();
-    for (PagePictures.OnPage p : about.pictures().all()) {
-      Rectangle2D there =
-          place
-              .createTransformedShape(new Rectangle2D.Double(p.x(), p.y(), p.width(), p.height()))
-              .getBounds2D()
-              .createIntersection(seen.getBounds2D());
-      if (there.getWidth() > 0 && there.getHeight() > 0) {
-        all.add(
-            new Laid.Picture(
-                piece.id(),
-                piece.name() + ", a picture on it",
-                Outlines.hull(there, toSheet),
-                p.ppi() / larger,
-                "",
-                p.quality()));
-      }
-    }
-    return all;
+  private FileAsLaid drawn(PdfPage about, AffineTransform place, Shape seen) {
+    return PageOnSheet.of(about, place, seen, toSheet, n -> piece.name() + ": " + n, lay.book);
   }
 
   private Optional<Function<AffineTransform, Mark>> paged(Content.Cutting c) {
     Optional<PageOfFile> found = lay.pictures.page(c.sha(), c.page());
     found.ifPresent(
-        f ->
-            lay.laid.add(
-                new Laid.Page(
-                    piece.id(),
-                    piece.name(),
-                    Outlines.of(box, toSheet),
-                    f.about().missing(),
-                    pictures(f.about(), Cuttings.whole(c, rect), rect.shape()))));
+        f -> {
+          FileAsLaid drawn = drawn(f.about(), Cuttings.whole(c, rect), rect.shape());
+          lay.laid.add(
+              new Laid.Page(
+                  piece.id(),
+                  piece.name(),
+                  Outlines.of(box, toSheet),
+                  f.about().missing(),
+                  drawn.laid(),
+                  drawn.seen()));
+        });
     return found.map(f -> at -> new Mark.Page(f.page(), at));
   }
 

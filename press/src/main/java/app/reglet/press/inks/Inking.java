@@ -49,16 +49,19 @@ public final class Inking {
 
   /** The marks in inks. */
   public List<Mark> of(List<? extends Mark> marks) {
-    return of(marks, new AffineTransform());
+    return of(marks, new AffineTransform(), null);
   }
 
-  private List<Mark> of(List<? extends Mark> marks, AffineTransform toSheet) {
+  private List<Mark> of(List<? extends Mark> marks, AffineTransform toSheet, Rectangle2D seen) {
     List<Mark> out = new ArrayList<>();
-    marks.forEach(m -> out.add(of(m, toSheet)));
+    marks.forEach(m -> out.add(of(m, toSheet, seen)));
     return out;
   }
 
-  private Mark of(Mark mark, AffineTransform toSheet) {
+  /**
+   * @param seen what of the mark is seen at most, in its own coordinates; null for all
+   */
+  private Mark of(Mark mark, AffineTransform toSheet, Rectangle2D seen) {
     if (mark instanceof Mark.Path p) {
       return new Mark.Path(p.shape(), filled(p), pen(p.pen()));
     }
@@ -80,23 +83,52 @@ public final class Inking {
       return new Mark.Image(coarser.pixels(i, toSheet), i.place());
     }
     if (mark instanceof Mark.Page p) {
-      Rectangle2D b = p.place().createTransformedShape(UNIT).getBounds2D();
-      return new Pixels.Drawn(
-              List.of(p), new Rect(b.getX(), b.getY(), b.getWidth(), b.getHeight()), ppi(p), false)
-          .image();
+      Rect box = seen(p, seen);
+      return box.width() <= 0 || box.height() <= 0
+          ? new Mark.Group("", Effects.NONE, List.of())
+          : new Pixels.Drawn(List.of(p), box, ppi(p), hides(p)).image();
     }
     if (mark instanceof Mark.Tiled t) {
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(t.lattice().toSheet());
-      return new Mark.Tiled(t.area(), t.lattice(), of(t.motif(), there), t.closed());
+      return new Mark.Tiled(t.area(), t.lattice(), of(t.motif(), there, null), t.closed());
     }
     if (mark instanceof Mark.Group g) {
       Effects e = g.effects();
       AffineTransform there = new AffineTransform(toSheet);
       there.concatenate(e.transform());
-      return new Mark.Group(g.name(), e, of(g.marks(), there));
+      Rectangle2D in = e.transform().isIdentity() ? seen : null;
+      if (e.clip() != null) {
+        Rectangle2D clip = e.clip().getBounds2D();
+        in = in == null ? clip : in.createIntersection(clip);
+      }
+      return new Mark.Group(g.name(), e, of(g.marks(), there, in));
     }
     return mark; // labels are of drawings
+  }
+
+  /** What of a page is seen, in whole pixels of it: of a cutting no more than is cut. */
+  private static Rect seen(Mark.Page p, Rectangle2D seen) {
+    Rectangle2D all = p.place().createTransformedShape(UNIT).getBounds2D();
+    if (seen == null) {
+      return new Rect(all.getX(), all.getY(), all.getWidth(), all.getHeight());
+    }
+    double pixel = MM_PER_INCH / ppi(p);
+    double x = all.getMinX() + before(seen.getMinX() - all.getMinX(), pixel);
+    double y = all.getMinY() + before(seen.getMinY() - all.getMinY(), pixel);
+    double right = all.getMaxX() - before(all.getMaxX() - seen.getMaxX(), pixel);
+    double bottom = all.getMaxY() - before(all.getMaxY() - seen.getMaxY(), pixel);
+    return new Rect(x, y, right - x, bottom - y);
+  }
+
+  /** How far whole pixels go before a place; none where it lies outside. */
+  private static double before(double far, double pixel) {
+    return Math.max(0, Math.floor(far / pixel) * pixel);
+  }
+
+  /** A page that stands level fills its box, and one that is turned leaves corners. */
+  private static boolean hides(Mark.Page p) {
+    return p.page().opaque() && p.place().getShearX() == 0 && p.place().getShearY() == 0;
   }
 
   /** What is nothing but pixels gets no more of them; letters and lines get many. */

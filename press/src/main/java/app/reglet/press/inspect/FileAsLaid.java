@@ -21,13 +21,14 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * What is drawn on a file's page as pieces laid on the sheet, so that the very checks that a cover
  * on the bench goes through are made of it. Runs of letters of one font, size and direction whose
  * lines follow each other are one piece, named by its first words.
  */
-final class FileAsLaid {
+public final class FileAsLaid {
   private static final double MM_PER_POINT = 25.4 / 72;
 
   /** Lines farther apart than so many sizes belong to different pieces. */
@@ -41,7 +42,8 @@ final class FileAsLaid {
   /** Black that is no colour of its own, on a screen. */
   private static final int DARK = 0x30;
 
-  private final Registered on;
+  private final OnSheet on;
+  private final UnaryOperator<String> naming;
   private final Book book;
   private final Predicate<String> fine;
   private final List<Laid> laid = new ArrayList<>();
@@ -52,14 +54,15 @@ final class FileAsLaid {
   /** Of numbers of barcodes, mm on the page. */
   private final List<Rect> figures = new ArrayList<>();
 
-  private FileAsLaid(Registered on, Book book, Predicate<String> fine) {
+  private FileAsLaid(OnSheet on, UnaryOperator<String> naming, Book book, Predicate<String> fine) {
     this.on = on;
+    this.naming = naming;
     this.book = book;
     this.fine = fine;
   }
 
   /**
-   * The pieces, pictures first, then lines, then words.
+   * What is drawn on a page of a file, each under its own name.
    *
    * @param book whose title is known where it is read
    * @param fine whether a font has fine strokes, by its name
@@ -71,7 +74,26 @@ final class FileAsLaid {
       Book book,
       Predicate<String> fine,
       List<FileFacts.Code> codes) {
-    FileAsLaid in = new FileAsLaid(on, book, fine);
+    return of(page, on, n -> n, book, fine, codes);
+  }
+
+  /**
+   * The pieces, pictures first, then lines, then words, then barcodes.
+   *
+   * @param on where they come to lie; what is not seen there is left out
+   * @param naming what they are called, from what they are called on the page
+   * @param book whose title is known where it is read
+   * @param fine whether a font has fine strokes, by its name
+   * @param codes barcodes that were read on the page
+   */
+  public static FileAsLaid of(
+      PageContent page,
+      OnSheet on,
+      UnaryOperator<String> naming,
+      Book book,
+      Predicate<String> fine,
+      List<FileFacts.Code> codes) {
+    FileAsLaid in = new FileAsLaid(on, naming, book, fine);
     int n = 0;
     for (PlacedPicture p : page.pictures()) {
       in.picture(p, ++n);
@@ -87,25 +109,31 @@ final class FileAsLaid {
     return in;
   }
 
-  List<Laid> laid() {
+  public List<Laid> laid() {
     return List.copyOf(laid);
   }
 
   /** How its words stand out, of those that were measured. */
-  List<Seen> seen() {
+  public List<Seen> seen() {
     return List.copyOf(seen);
   }
 
   private void picture(PlacedPicture p, int n) {
-    laid.add(
-        new Laid.Picture(
-            "picture-" + n,
-            "Picture " + n + ", " + p.width() + " × " + p.height() + " pixels",
-            Outline.of(on.onSheet(p.place())),
-            // a pixel more or less is what its size was rounded to
-            p.ppi() * (1 + 1.0 / Math.max(1, Math.min(p.width(), p.height()))),
-            "",
-            p.quality()));
+    on.on(p.place())
+        .ifPresent(
+            place ->
+                laid.add(
+                    new Laid.Picture(
+                        "picture-" + n,
+                        naming.apply(
+                            "Picture " + n + ", " + p.width() + " × " + p.height() + " pixels"),
+                        Outline.of(place),
+                        // a pixel more or less is what its size was rounded to
+                        p.ppi()
+                            / on.larger()
+                            * (1 + 1.0 / Math.max(1, Math.min(p.width(), p.height()))),
+                        "",
+                        p.quality())));
   }
 
   /** With its figures and quiet zones. */
@@ -121,23 +149,30 @@ final class FileAsLaid {
     for (Rect f : figures) {
       symbol = isNear(symbol, f) ? symbol.round(f) : symbol;
     }
-    laid.add(
-        new Laid.Barcode(
-            "barcode",
-            "Barcode",
-            Outline.of(on.onSheet(symbol)),
-            c.module() / IsbnBarcode.X,
-            c.reflected()));
+    on.on(symbol)
+        .ifPresent(
+            place ->
+                laid.add(
+                    new Laid.Barcode(
+                        "barcode",
+                        naming.apply("Barcode"),
+                        Outline.of(place),
+                        c.module() * on.larger() / IsbnBarcode.X,
+                        c.reflected(),
+                        c.number())));
   }
 
   private void line(ThinLine l, int n) {
-    laid.add(
-        new Laid.Area(
-            "line-" + n,
-            (l.points() == 0 ? "Hairline " : "Line ") + n,
-            Outline.of(on.onSheet(l.place())),
-            Length.nearMm(Math.max(l.points(), 0.01) * MM_PER_POINT),
-            true));
+    on.on(l.place())
+        .ifPresent(
+            place ->
+                laid.add(
+                    new Laid.Area(
+                        "line-" + n,
+                        naming.apply((l.points() == 0 ? "Hairline " : "Line ") + n),
+                        Outline.of(place),
+                        Length.nearMm(Math.max(l.points() * on.larger(), 0.01) * MM_PER_POINT),
+                        true)));
   }
 
   /** Lines of words that follow each other. */
@@ -200,18 +235,20 @@ final class FileAsLaid {
   }
 
   private void words(Block b, List<FileFacts.Code> codes) {
-    Box ink = on.onSheet(b.ink);
+    Optional<Box> there = on.on(b.ink);
     String text = b.text.toString().strip().replaceAll("\\s+", " ");
-    if (text.isEmpty()) {
+    if (text.isEmpty() || there.isEmpty()) {
       return;
     }
+    Box ink = there.get();
     if (codes.stream().anyMatch(c -> isOf(text, c.number()))
         || book.isbn().filter(i -> isOf(text, i.digits())).isPresent()) {
       figures.add(b.ink); // the digits below a barcode, read or not
       return;
     }
     String name =
-        text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text;
+        naming.apply(
+            text.length() > LONGEST_NAME ? text.substring(0, LONGEST_NAME).strip() + "…" : text);
     String piece = "words-" + laid.size();
     List<Double> contrasts = b.contrasts.stream().filter(c -> c > 0).sorted().toList();
     if (!contrasts.isEmpty()) {
@@ -225,7 +262,7 @@ final class FileAsLaid {
             name,
             Outline.of(ink),
             Outline.of(ink),
-            Length.nearMm(b.first.size() * MM_PER_POINT),
+            Length.nearMm(b.first.size() * on.larger() * MM_PER_POINT),
             false,
             "",
             new Laid.Face(
@@ -239,7 +276,7 @@ final class FileAsLaid {
                 letters(text).equals(letters(book.title())) ? Fact.TITLE : null,
                 inks(b.first),
                 isRich(b.first),
-                Math.floorMod(b.first.angle(), 360)),
+                Math.floorMod(b.first.angle() + Math.round(on.turned()), 360)),
             Length.ZERO));
   }
 

@@ -1,30 +1,14 @@
 package app.reglet.press.inspect;
 
-import app.reglet.core.check.BarcodeAreaClear;
 import app.reglet.core.check.BarcodePresent;
-import app.reglet.core.check.BarcodeReadable;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Finding.Severity;
 import app.reglet.core.check.Found;
-import app.reglet.core.check.GlueKeptFree;
 import app.reglet.core.check.Laid;
-import app.reglet.core.check.LinesThick;
 import app.reglet.core.check.OfBarcode;
 import app.reglet.core.check.OfFile;
-import app.reglet.core.check.PictureFineEnough;
-import app.reglet.core.check.PictureUnspoilt;
-import app.reglet.core.check.SpineTypeAllowed;
-import app.reglet.core.check.SpineTypeFitsBand;
-import app.reglet.core.check.SpineTypeLargeEnough;
-import app.reglet.core.check.SpineTypeRuns;
 import app.reglet.core.check.Subject;
-import app.reglet.core.check.TitleAsListed;
-import app.reglet.core.check.TitleReadSmall;
-import app.reglet.core.check.TypeInOneBlack;
-import app.reglet.core.check.TypeLargeEnough;
-import app.reglet.core.check.WordsAcrossFold;
-import app.reglet.core.check.WordsInsideSafe;
 import app.reglet.core.check.WordsStandOut;
 import app.reglet.core.house.BarcodeRule;
 import app.reglet.core.measure.Box;
@@ -41,36 +25,6 @@ import java.util.function.Predicate;
 
 /** What a house will object to on one page of a file, laid on the page that it should be. */
 final class PageCheck {
-  private static final List<Check> OF_CONTENT =
-      List.of(
-          new SpineTypeAllowed(),
-          new SpineTypeFitsBand(),
-          new SpineTypeLargeEnough(),
-          new SpineTypeRuns(),
-          new WordsAcrossFold(),
-          new WordsInsideSafe(),
-          new TypeLargeEnough(),
-          new TypeInOneBlack(),
-          new BarcodeAreaClear(),
-          new BarcodeReadable(),
-          new TitleReadSmall(),
-          new TitleAsListed(),
-          new LinesThick(),
-          new PictureFineEnough(),
-          new PictureUnspoilt());
-
-  /** Nothing on the inside is read off a shelf or scanned. */
-  private static final List<Check> OF_INSIDE =
-      List.of(
-          new GlueKeptFree(),
-          new WordsAcrossFold(),
-          new WordsInsideSafe(),
-          new TypeLargeEnough(),
-          new TypeInOneBlack(),
-          new LinesThick(),
-          new PictureFineEnough(),
-          new PictureUnspoilt());
-
   private final Registered on;
   private final FileCheck.Wanted wanted;
   private final List<FileFacts.Code> codes;
@@ -105,7 +59,8 @@ final class PageCheck {
     FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
     List<Laid> laid = pieces.laid();
     Subject subject = new Subject(on.meant(), wanted.book(), laid);
-    for (Check check : on.meant().page() == FilePage.INSIDE ? OF_INSIDE : OF_CONTENT) {
+    for (Check check :
+        on.meant().page() == FilePage.INSIDE ? Check.ofFilesInside() : Check.ofFiles()) {
       for (Finding f : check.find(subject)) {
         // a shadow or a sky that is smooth wants no pixels
         boolean smooth =
@@ -175,26 +130,12 @@ final class PageCheck {
     Wrap page = on.meant();
     Optional<BarcodeRule> rule = page.rules().barcode();
     boolean wantsBack = page.panel(PanelKind.BACK).isPresent();
-    Optional<String> isbn = wanted.book().isbn().map(i -> i.digits());
-    if (!wantsBack || rule.isEmpty()) {
-      return;
-    }
-    if (codes.isEmpty()) {
+    if (wantsBack && rule.isPresent() && codes.isEmpty()) {
       if (rule.get().supplier() == BarcodeRule.Supplier.DESIGNER) {
         found.add(new OfFile.BarcodeUnread(page.house().name()).found(Severity.MEND));
       } else if (rule.get().supplier() == BarcodeRule.Supplier.HOUSE) {
         drawn.darkBarcodeArea().ifPresent(found::add);
       }
-      return;
-    }
-    if (isbn.isPresent() && codes.stream().noneMatch(c -> c.number().equals(isbn.get()))) {
-      found.add(
-          new Finding(
-              new OfFile.BarcodeOther(codes.get(0).number(), isbn.get()),
-              Severity.MEND,
-              Optional.of(on.onSheet(codes.get(0).place())),
-              Optional.empty(),
-              List.of()));
     }
   }
 }

@@ -53,9 +53,7 @@ final class PageOfInks {
 
   /** Total ink at a place of the sheet, 0 to 1020; none beside the page. */
   private int at(double x, double y) {
-    int px = (int) Math.floor((x - on.seen().x()) / mm);
-    int py = (int) Math.floor((y - on.seen().y()) / mm);
-    return px < 0 || py < 0 || px >= inks.width() || py >= inks.height() ? 0 : inks.total(px, py);
+    return total(inks, (x - on.seen().x()) / mm, (y - on.seen().y()) / mm);
   }
 
   /**
@@ -264,17 +262,44 @@ final class PageOfInks {
         + 8;
   }
 
-  /** Whether a place has nothing in it that wants many pixels: it is as smooth as a shadow. */
+  /** Whether a place of the sheet has nothing in it that wants many pixels. */
   boolean isSmooth(Box place) {
+    Rect there =
+        new Rect(
+            place.left().toMm() - on.seen().x(),
+            place.top().toMm() - on.seen().y(),
+            place.width().toMm(),
+            place.height().toMm());
+    return isSmooth(inks, mm, there);
+  }
+
+  /**
+   * Whether a place has nothing in it that wants many pixels: it is as smooth as a shadow.
+   *
+   * @param mm of a pixel
+   * @param place mm from the first pixel's corner
+   */
+  static boolean isSmooth(InkPixels inks, double mm, Rect place) {
     long all = 0;
     long sharp = 0;
-    for (double y = place.top().toMm(); y < place.bottom().toMm() - mm; y += mm) {
-      for (double x = place.left().toMm(); x < place.right().toMm() - mm; x += mm) {
+    for (double y = place.y(); y < place.bottom() - mm; y += mm) {
+      for (double x = place.x(); x < place.right() - mm; x += mm) {
         all++;
-        int here = at(x, y);
-        sharp += Math.abs(at(x + mm, y) - here) > 40 || Math.abs(at(x, y + mm) - here) > 40 ? 1 : 0;
+        int here = total(inks, x / mm, y / mm);
+        sharp +=
+            Math.abs(total(inks, x / mm + 1, y / mm) - here) > 40
+                    || Math.abs(total(inks, x / mm, y / mm + 1) - here) > 40
+                ? 1
+                : 0;
       }
     }
     return all > 0 && sharp < all / 200;
+  }
+
+  /** Total ink of a pixel, 0 to 1020; none beside the page. */
+  private static int total(InkPixels inks, double x, double y) {
+    int px = (int) Math.floor(x);
+    int py = (int) Math.floor(y);
+    return px < 0 || py < 0 || px >= inks.width() || py >= inks.height() ? 0 : inks.total(px, py);
   }
 }

@@ -4,13 +4,16 @@ import app.reglet.core.Refusal;
 import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.press.inspect.PdfFacts.FontFact;
-import app.reglet.press.inspect.page.PagePictures;
+import app.reglet.press.inspect.page.PageContent;
+import app.reglet.press.inspect.page.PageContent.PlacedPicture;
+import app.reglet.press.inspect.page.PageLook;
 import app.reglet.press.picture.ScreenPicture;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.apache.pdfbox.Loader;
@@ -28,7 +31,11 @@ import org.apache.pdfbox.rendering.PDFRenderer;
  * @param trim its trim box, the size when it has none
  * @param fonts on the page, each once
  * @param annotations that lie on it and are not placed
- * @param pictures on it; null where that was not looked at, as in versions up to 0.1
+ * @param content what is drawn on it, places in mm from its top left corner; pictures that are
+ *     smooth all over, which need no pixels, are left out. Null where an earlier version noted the
+ *     page, which did not look at that
+ * @param codes barcodes that were read back on it
+ * @param covers whether it hides all that lies below it; null where an earlier version noted it
  */
 public record PdfPage(
     int number,
@@ -37,7 +44,13 @@ public record PdfPage(
     Size trim,
     List<FontFact> fonts,
     int annotations,
-    PagePictures pictures) {
+    PageContent content,
+    List<FileFacts.Code> codes,
+    Boolean covers) {
+  public PdfPage {
+    codes = codes == null ? List.of() : List.copyOf(codes);
+  }
+
   /** Longest side of a page that can be placed: five metres, longer than any sheet. */
   private static final Length LONGEST = Length.mm("5000");
 
@@ -47,13 +60,26 @@ public record PdfPage(
   private static final int MOST_CONTENT = 40_000_000;
 
   /** Time for drawing, beside that for reading, as if for so many bytes of pixels. */
-  private static final long DRAWING = 900_000_000;
+  private static final long DRAWING = 1_800_000_000;
 
   private static final double MM_PER_INCH = 25.4;
 
   /** Pixels across it of its finest picture, where it has nothing but pictures; else 0. */
   public double pixelsAcross() {
-    return pictures == null ? 0 : pictures.finest() * size.width().toMm() / MM_PER_INCH;
+    return content == null || !content.pixels()
+        ? 0
+        : content.pictures().stream().mapToDouble(PlacedPicture::ppi).max().orElse(0)
+            * size.width().toMm()
+            / MM_PER_INCH;
+  }
+
+  /** Whether nothing below it is seen, wherever it lies. */
+  public boolean isOpaque() {
+    return Boolean.TRUE.equals(covers);
+  }
+
+  private PdfPage with(PageContent drawn, List<FileFacts.Code> read, boolean opaque) {
+    return new PdfPage(number, pages, size, trim, fonts, annotations, drawn, read, opaque);
   }
 
   /** What its file does not bring. */
@@ -97,7 +123,9 @@ public record PdfPage(
       expectSize(page.size());
       PDPage drawn = document.getPage(number - 1);
       expectContent(drawn, budget);
-      return new Shown(page, picture(document, number - 1, drawn, longest));
+      BufferedImage screen = picture(document, number - 1, drawn, longest);
+      return new Shown(
+          looked(page, file, document, isFull(screen), budget), ScreenPicture.png(screen));
     } catch (IOException | RuntimeException e) {
       for (Throwable t = e; t != null; t = t.getCause()) {
         if (t instanceof Refusal r) {
@@ -114,6 +142,42 @@ public record PdfPage(
           "file",
           "This PDF takes more memory to read than a file of its size may: make it anew and try again.");
     }
+  }
+
+  /** The page with what is drawn on it. */
+  private static PdfPage looked(
+      PdfPage page, FileBytes file, PDDocument document, boolean opaque, Budget budget)
+      throws IOException {
+    List<FileFacts.Code> codes = new ArrayList<>();
+    PageLook.Placed drawn =
+        PageLook.place(
+            file,
+            document,
+            page.number(),
+            budget,
+            (number, place, module, reflected) ->
+                codes.add(new FileFacts.Code(page.number(), number, place, module, reflected)));
+    PageContent content = drawn.content();
+    return page.with(
+        content.pixels()
+            ? content
+            : content.withPictures(p -> !PageOfInks.isSmooth(drawn.inks(), drawn.mm(), p.place())),
+        codes,
+        opaque);
+  }
+
+  /** Whether nothing shows through a picture, but for its outermost pixels, which may be parts. */
+  private static boolean isFull(BufferedImage image) {
+    int[] row = new int[image.getWidth()];
+    for (int y = 1; y < image.getHeight() - 1; y++) {
+      image.getRGB(0, y, row.length, 1, row, 0, row.length);
+      for (int x = 1; x < row.length - 1; x++) {
+        if (row[x] >>> 24 < 255) {
+          return false;
+        }
+      }
+    }
+    return true;
   }
 
   private static void expectSize(Size size) {
@@ -149,14 +213,12 @@ public record PdfPage(
     }
   }
 
-  private static byte[] picture(PDDocument document, int index, PDPage page, int longest)
+  private static BufferedImage picture(PDDocument document, int index, PDPage page, int longest)
       throws IOException {
     PDFRenderer renderer = new PDFRenderer(document);
     renderer.setAnnotationsFilter(a -> false);
     renderer.setSubsamplingAllowed(true);
     float side = Math.max(page.getCropBox().getWidth(), page.getCropBox().getHeight());
-    BufferedImage image =
-        renderer.renderImage(index, Math.max(0.05f, longest / side), ImageType.ARGB);
-    return ScreenPicture.png(image);
+    return renderer.renderImage(index, Math.max(0.05f, longest / side), ImageType.ARGB);
   }
 }

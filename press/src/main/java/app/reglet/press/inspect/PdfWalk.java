@@ -5,7 +5,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.measure.Size;
 import app.reglet.press.inspect.PdfFacts.FontFact;
 import app.reglet.press.inspect.PdfFacts.Page;
-import app.reglet.press.inspect.page.PagePictures;
+import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.reading.Budget;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -149,7 +149,9 @@ final class PdfWalk {
         sizes.has("TrimBox") ? sizes.size("TrimBox") : size,
         List.copyOf(fonts.values()),
         notes == null ? 0 : notes.size(),
-        PagePictures.of(page, budget));
+        PageContent.none(number),
+        List.of(),
+        false);
   }
 
   private static boolean isPage(COSDictionary d) {

@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param page where the file's media box lies on it
  * @param seen where what is drawn of it, its crop box, does
  */
-public record Registered(Wrap meant, Rect page, Rect seen) {
+public record Registered(Wrap meant, Rect page, Rect seen) implements OnSheet {
   /** Lays a page. */
   public static Registered of(Wrap meant, PdfFacts.Page page) {
     double w = page.media().width().toMm();
@@ -64,5 +64,20 @@ public record Registered(Wrap meant, Rect page, Rect seen) {
   public Rect onPage(Box b) {
     return new Rect(
         b.x().toMm() - page.x(), b.y().toMm() - page.y(), b.width().toMm(), b.height().toMm());
+  }
+
+  @Override
+  public Optional<Box> on(Rect onPage) {
+    return Optional.of(onSheet(onPage));
+  }
+
+  @Override
+  public double larger() {
+    return 1;
+  }
+
+  @Override
+  public double turned() {
+    return 0;
   }
 }

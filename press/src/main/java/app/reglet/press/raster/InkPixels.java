@@ -2,14 +2,18 @@ package app.reglet.press.raster;
 
 import app.reglet.core.design.Colour;
 import app.reglet.press.art.Mark;
+import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.colour.PixelInks;
 import app.reglet.press.colour.PressInks;
+import app.reglet.press.pageinks.PageInks;
 import app.reglet.press.picture.PixelRow;
+import app.reglet.press.reading.Budget;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -18,6 +22,8 @@ import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 
 /**
  * Marks as inks, pixel by pixel. They are drawn twice, once with cyan, magenta and yellow as what
@@ -121,6 +127,23 @@ public record InkPixels(int width, int height, byte[] inks, byte[] alpha) {
         return larger > MUCH_LARGER
             ? RenderingHints.VALUE_INTERPOLATION_BILINEAR
             : RenderingHints.VALUE_INTERPOLATION_BICUBIC;
+      }
+
+      /** What a page has in inks keeps them. */
+      @Override
+      PDFRenderer pages(PDDocument document, PlacedPage page) throws IOException {
+        return PageInks.half(
+            document,
+            page.page(),
+            inks.table(),
+            black,
+            Long.MAX_VALUE,
+            Budget.forKept(page.file().length()));
+      }
+
+      @Override
+      BufferedImage paged(BufferedImage drawn) {
+        return drawn;
       }
     }.paint(marks);
     g.dispose();

@@ -9,6 +9,7 @@ import app.reglet.press.art.Labels;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
 import app.reglet.press.art.Pixels;
+import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.picture.Orientation;
 import app.reglet.press.picture.PictureReader;
@@ -265,6 +266,18 @@ class RasterPainter implements Painter {
     g().setClip(clip);
   }
 
+  /** What draws a page of a PDF: as a screen shows it. */
+  PDFRenderer pages(PDDocument document, PlacedPage page) throws IOException {
+    PDFRenderer renderer = new PDFRenderer(document);
+    renderer.setAnnotationsFilter(a -> false); // what lies on a page is not placed with it
+    return renderer;
+  }
+
+  /** The pixels of a page of a PDF as they are laid. */
+  BufferedImage paged(BufferedImage drawn) {
+    return seen.apply(drawn);
+  }
+
   @Override
   public void page(Mark.Page p) {
     // drawn by itself first: a page drawn straight onto the sheet clears what it lies on
@@ -281,14 +294,13 @@ class RasterPainter implements Painter {
               Math.hypot(there.getScaleX(), there.getShearY()) / width,
               Math.hypot(there.getShearX(), there.getScaleY()) / height);
       double most = Math.sqrt(MOST_PAGE_PIXELS / (width * height));
-      PDFRenderer renderer = new PDFRenderer(document);
-      renderer.setAnnotationsFilter(a -> false); // what lies on a page is not placed with it
+      PDFRenderer renderer = pages(document, p.page());
       if (2 * scale > most) {
         part(renderer, p, width, height);
         return;
       }
       BufferedImage drawn =
-          seen.apply(renderer.renderImage(p.page().page(), (float) (2 * scale), ImageType.ARGB));
+          paged(renderer.renderImage(p.page().page(), (float) (2 * scale), ImageType.ARGB));
       AffineTransform before = g().getTransform();
       g().transform(p.place());
       g().scale(1.0 / drawn.getWidth(), 1.0 / drawn.getHeight());
@@ -313,7 +325,7 @@ class RasterPainter implements Painter {
     on.dispose();
     AffineTransform before = g().getTransform();
     g().setTransform(new AffineTransform());
-    g().drawImage(seen.apply(own), null, null);
+    g().drawImage(paged(own), null, null);
     g().setTransform(before);
   }
 

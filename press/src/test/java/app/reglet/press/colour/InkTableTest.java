@@ -66,6 +66,32 @@ public class InkTableTest {
     return image;
   }
 
+  /** At the corners of the grid the profile itself is asked: what differs is the rounding alone. */
+  @Test
+  public void whatTheProfileSaysIsRoundedToTheNearestOf255() {
+    int cut = 0;
+    for (OutputCondition condition : OutputCondition.values()) {
+      InkTable table =
+          InkTable.of(condition.profile(), new Rendering(Rendering.Intent.RELATIVE, false), ANY);
+      for (int corner = 0; corner < 8; corner++) {
+        int r = corner & 1;
+        int g = corner >> 1 & 1;
+        int b = corner >> 2;
+        double[] exact = condition.profile().inksOf(Srgb.xyz(r, g, b), Rendering.Intent.RELATIVE);
+        int packed = table.packed(0xff0000 * r | 0xff00 * g | 0xff * b);
+        for (int ink = 0; ink < 4; ink++) {
+          int is = packed >>> 24 - 8 * ink & 0xff;
+          double should = exact[ink] * 255;
+          assertThat(Math.abs(is - should))
+              .as(condition + ", corner " + corner + ", ink " + ink)
+              .isLessThanOrEqualTo(0.5 + 1 / 256.0);
+          cut += should - Math.floor(should) > 0.51 ? 1 : 0;
+        }
+      }
+    }
+    assertThat(cut).as("figures that would be another if they were cut").isGreaterThan(5);
+  }
+
   @DataProvider
   Object[][] cases() {
     Object[][] pictures = {{"random", random()}, {"natural", natural()}, {"grays", grays()}};

@@ -2,6 +2,7 @@ package app.reglet.press.type;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.core.design.Setting;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -67,6 +68,43 @@ public class BreakingTest {
     assertThat(judged).isGreaterThan(6000);
     assertThat(kept).isLessThan(25);
     assertThat(wrong).isEmpty();
+  }
+
+  private static final double NARROW = 8.63;
+
+  private static final String FLATS =
+      "When the office on the flats closes, its last clerk keeps the ledger open. Fifty officials offer "
+          + "difficult affidavits; she files them all, and walks the harbour wall every evening with a "
+          + "lantern that nobody has asked her to carry. Then a letter arrives from the other side of the "
+          + "estuary, where a company of surveyors has measured the water and found it wanting.";
+
+  /**
+   * At this width, in ems, the least bad lines by themselves would have two hyphens in a row;
+   * others are nearly as good. That they count more in a row: D. E. Knuth and M. F. Plass, Breaking
+   * Paragraphs into Lines, 1981.
+   */
+  @Test
+  public void aLineThatIsALittleLooserIsRatherTakenThanTwoHyphensInARow() {
+    Paragraph paragraph = paragraph(FLATS, Hyphenation.of("en-US"));
+    Setting p = Setting.PLAIN;
+    Setting even =
+        new Setting(
+            Setting.Align.JUSTIFIED,
+            p.vertical(),
+            p.direction(),
+            p.leading(),
+            0,
+            0,
+            Setting.Breaks.EVEN,
+            true,
+            false,
+            "en-US");
+    List<Integer> breaks = new Breaking(paragraph, even, NARROW, NARROW, 0.25).lines();
+    List<Boolean> parted = breaks.stream().map(paragraph::parts).toList();
+    assertThat(parted).as("hyphens there are").contains(true);
+    for (int i = 1; i < parted.size(); i++) {
+      assertThat(parted.get(i) && parted.get(i - 1)).as("lines " + (i - 1) + " and " + i).isFalse();
+    }
   }
 
   @DataProvider

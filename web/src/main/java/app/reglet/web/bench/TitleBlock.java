@@ -166,7 +166,7 @@ public record TitleBlock(
         colour == null ? "#ffffff" : cover.design().solid(colour).hex(),
         piece.content() instanceof Content.Barcode b ? BarcodeView.of(b, cover) : null,
         motif(piece.content(), cover.design(), unit, files),
-        piece.content() instanceof Content.Page p ? PageView.of(p, files, unit) : null,
+        PageView.of(piece, art.laid(), files, unit),
         piece.content() instanceof Words w
             ? FillView.of(w.paint(), cover.design())
             : shape == null ? null : FillView.of(shape.fill(), cover.design()),

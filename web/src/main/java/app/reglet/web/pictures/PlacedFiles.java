@@ -258,7 +258,7 @@ public class PlacedFiles implements Pictures {
                     .findById(id)
                     .map(e -> JSON.readValue(e.getFacts(), PdfPage.class))
                     // what is on it was not looked at before
-                    .filter(p -> p.pictures() != null)
+                    .filter(p -> p.content() != null)
                     .orElseGet(() -> read(file, sha, nameOf(sha), number)));
     return Optional.of(PageOfFile.of(sha, FileBytes.of(file), about));
   }

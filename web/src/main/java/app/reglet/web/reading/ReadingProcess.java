@@ -58,37 +58,41 @@ final class ReadingProcess {
   }
 
   /**
-   * Starts one and waits until it takes orders.
+   * Starts one; it takes orders when it {@linkplain #expectReady is ready}.
    *
    * @param java the virtual machine
    * @param aside a directory of its own, which goes with it
-   * @throws NotStarted when there is none to take orders after {@code most}
    */
-  static ReadingProcess start(Path java, Path aside, Duration most)
-      throws IOException, InterruptedException {
-    ReadingProcess made;
+  static ReadingProcess begin(Path java, Path aside) throws IOException {
     try {
-      made = begun(java, aside);
+      return begun(java, aside);
     } catch (IOException e) {
       DataDirectory.deleteAll(aside);
       throw new NotStarted(e.getMessage(), e);
     }
+  }
+
+  /**
+   * Waits until it takes orders; one that does not is ended.
+   *
+   * @throws NotStarted when it does not after {@code most}
+   */
+  void expectReady(Duration most) throws NotStarted, InterruptedException {
     String answer;
     try {
-      answer = made.answers.poll(most.toMillis(), TimeUnit.MILLISECONDS);
+      answer = answers.poll(most.toMillis(), TimeUnit.MILLISECONDS);
     } catch (InterruptedException e) {
-      made.end();
+      end();
       throw e;
     }
     if (!READY.equals(answer)) {
-      made.end();
+      end();
       throw new NotStarted(
           answer == null
               ? "it took no orders after " + most.toSeconds() + " s"
-              : "it ended at once" + made.said,
+              : "it ended at once" + said,
           null);
     }
-    return made;
   }
 
   /** Keeps the first line that it says of itself, for the log; the rest is read and forgotten. */

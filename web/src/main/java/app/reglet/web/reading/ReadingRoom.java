@@ -210,7 +210,7 @@ public class ReadingRoom implements DisposableBean {
     return switch (kind) {
       case "font" -> ReadingDesk.FONT_PARTS;
       case "block" -> ReadingDesk.BLOCK_PARTS;
-      case "inspect" -> ReadingDesk.DRAWN_PARTS;
+      case "inspect", "page" -> ReadingDesk.DRAWN_PARTS;
       default -> 1;
     };
   }
@@ -311,12 +311,21 @@ public class ReadingRoom implements DisposableBean {
 
   private ReadingProcess start() throws IOException, InterruptedException {
     Files.createDirectories(data.uploads());
-    ReadingProcess process =
-        ReadingProcess.start(java, Files.createTempDirectory(data.uploads(), "reading"), start);
-    all.add(process);
-    if (closed) {
-      process.end();
-      throw new IOException("stopping");
+    Path aside = Files.createTempDirectory(data.uploads(), "reading");
+    ReadingProcess process;
+    synchronized (all) { // known before it is ready: who closes the room ends it, too
+      if (closed) {
+        DataDirectory.deleteAll(aside);
+        throw new IOException("stopping");
+      }
+      process = ReadingProcess.begin(java, aside);
+      all.add(process);
+    }
+    try {
+      process.expectReady(start);
+    } catch (IOException | InterruptedException e) {
+      all.remove(process);
+      throw e;
     }
     while (idle.size() >= DESKS) {
       ReadingProcess spare = idle.poll();
@@ -331,7 +340,9 @@ public class ReadingRoom implements DisposableBean {
   /** Ends every process, busy or not. */
   @Override
   public void destroy() {
-    closed = true;
+    synchronized (all) {
+      closed = true;
+    }
     all.forEach(ReadingProcess::end);
     all.clear();
   }

@@ -5,6 +5,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.recut.FinishedSheet;
 import app.reglet.core.recut.Recut;
+import app.reglet.press.inspect.FileTold;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.picture.Picture;
 import app.reglet.web.pictures.PictureStore;
@@ -12,6 +13,7 @@ import app.reglet.web.pictures.PlacedFiles;
 import app.reglet.web.store.Uploads;
 import app.reglet.web.titles.Cover;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 
@@ -68,6 +70,13 @@ class FinishedFiles {
         page.number(),
         page.size().width().toMm() / page.size().height().toMm(),
         Optional.of(page.size()));
+  }
+
+  /** What one that was taken in is made of; nothing when it is not here. */
+  List<FileTold.Line> told(String sha, int page) {
+    return page == 0
+        ? pictures.find(sha).map(FileTold::of).orElse(List.of())
+        : placed.page(sha, page).map(p -> FileTold.of(p.about())).orElse(List.of());
   }
 
   /** The address of a picture of it. */

@@ -109,6 +109,10 @@ public class RecutController {
         model.addAttribute(
             "told", new RecutText(cover.sheet(), paper(cover)).of(result, recut.choices()));
         model.addAttribute("version", Fronts.key(cover.edition()));
+        model.addAttribute("file", files.told(asked.sha(), asked.number()));
+        Cover laid = covers.of(cover, files.laid(cover, result));
+        model.addAttribute(
+            "found", laid.findings().stream().map(f -> f.sentence(paper(cover))).toList());
       } catch (Refusal r) {
         model.addAttribute("refused", r.getMessage());
       }

@@ -3,6 +3,7 @@ package app.reglet.web.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.reglet.testing.Patience;
 import app.reglet.testing.Scratch;
 import app.reglet.web.shell.Busy;
 import app.reglet.web.store.DataDirectory;
@@ -52,6 +53,43 @@ public class ReadingRoomTest {
       try (var left = Files.list(data.uploads())) {
         assertThat(left).isEmpty();
       }
+    } finally {
+      room.destroy();
+      data.destroy();
+    }
+  }
+
+  @Test
+  public void aProcessThatIsStillStartingIsEndedWithTheRoom() throws Exception {
+    DataDirectory data = DataDirectory.claim(Scratch.directory("reading"));
+    Path says = Scratch.directory("machine").resolve("pid");
+    ReadingRoom room =
+        new ReadingRoom(
+            data,
+            machine(
+                "#!/bin/sh\necho $$ > "
+                    + says
+                    + ".new\nmv "
+                    + says
+                    + ".new "
+                    + says
+                    + "\nexec cat\n"),
+            Patience.LONGEST);
+    room.prepare();
+    try {
+      Patience.until("the process is there", () -> Files.exists(says));
+      ProcessHandle process =
+          ProcessHandle.of(Long.parseLong(Files.readString(says).strip())).orElseThrow();
+      assertThat(process.isAlive()).isTrue();
+      room.destroy();
+      Patience.until("it is ended", () -> !process.isAlive());
+      Patience.until(
+          "its directory is gone",
+          () -> {
+            try (var left = Files.list(data.uploads())) {
+              return left.findAny().isEmpty();
+            }
+          });
     } finally {
       room.destroy();
       data.destroy();

@@ -1,6 +1,7 @@
 package app.reglet.press.inspect.page;
 
 import app.reglet.press.inspect.page.PageContent.WordRun;
+import app.reglet.press.pageinks.SpaceInks;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
 import java.awt.geom.Point2D;
@@ -110,7 +111,7 @@ final class LetterRuns {
         || space.getNumberOfComponents() == 3 && !(space instanceof PDDeviceN)) {
       return List.of();
     }
-    float[] of = Inks.of(space, rgb -> 0).of(colour.getComponents());
+    float[] of = SpaceInks.of(space, rgb -> 0).of(colour.getComponents());
     List<Integer> out = new ArrayList<>();
     for (int i = 0; i < 4; i++) {
       out.add(Math.round(100 * of[i]));

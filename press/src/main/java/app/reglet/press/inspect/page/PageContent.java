@@ -2,6 +2,8 @@ package app.reglet.press.inspect.page;
 
 import app.reglet.press.art.Rect;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /**
  * What is drawn on a page of a PDF, whoever made it, as its operators tell. Places are in mm from
@@ -17,6 +19,8 @@ import java.util.List;
  * @param overprints whether something is painted to overprint
  * @param annotations lying on it
  * @param cut why not all of it was read, empty when it was
+ * @param pixels whether nothing is drawn but pictures that are upright, uncut and of even pixels:
+ *     then the page is no finer than they are
  */
 public record PageContent(
     int number,
@@ -28,7 +32,8 @@ public record PageContent(
     List<String> shownThrough,
     boolean overprints,
     int annotations,
-    String cut) {
+    String cut,
+    boolean pixels) {
   /** So many of the thinnest lines are kept. */
   public static final int MOST_LINES = 200;
 
@@ -52,7 +57,11 @@ public record PageContent(
       String space,
       double ppi,
       String filter,
-      int quality) {}
+      int quality) {
+    private PlacedPicture at(Rect there) {
+      return new PlacedPicture(there, width, height, bits, space, ppi, filter, quality);
+    }
+  }
 
   /**
    * Letters that follow each other.
@@ -77,6 +86,10 @@ public record PageContent(
       List<Integer> inks,
       int rgb,
       double contrast) {
+    private WordRun at(Rect there) {
+      return new WordRun(text, font, size, there, angle, inks, rgb, contrast);
+    }
+
     /** The same, measured. */
     WordRun standingOutBy(double ratio) {
       return new WordRun(text, font, size, ink, angle, inks, rgb, ratio);
@@ -91,11 +104,37 @@ public record PageContent(
    */
   public record ThinLine(Rect place, double points) {}
 
+  /** A page on which nothing is, or was looked for. */
+  public static PageContent none(int number) {
+    return new PageContent(
+        number, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), false, 0, "",
+        false);
+  }
+
   /** The same with other words and lines. */
   public PageContent with(List<WordRun> otherWords, List<ThinLine> otherLines) {
+    return with(pictures, otherWords, otherLines);
+  }
+
+  /** The same with some of its pictures. */
+  public PageContent withPictures(Predicate<PlacedPicture> wanted) {
+    return with(pictures.stream().filter(wanted).toList(), words, lines);
+  }
+
+  /** The same with every place told from another corner, so far right and down of this one. */
+  PageContent from(double x, double y) {
+    UnaryOperator<Rect> there = r -> new Rect(r.x() - x, r.y() - y, r.width(), r.height());
+    return with(
+        pictures.stream().map(p -> p.at(there.apply(p.place()))).toList(),
+        words.stream().map(w -> w.at(there.apply(w.ink()))).toList(),
+        lines.stream().map(l -> new ThinLine(there.apply(l.place()), l.points())).toList());
+  }
+
+  private PageContent with(
+      List<PlacedPicture> otherPictures, List<WordRun> otherWords, List<ThinLine> otherLines) {
     return new PageContent(
         number,
-        pictures,
+        otherPictures,
         otherWords,
         otherLines,
         spaces,
@@ -103,6 +142,7 @@ public record PageContent(
         shownThrough,
         overprints,
         annotations,
-        cut);
+        cut,
+        pixels);
   }
 }

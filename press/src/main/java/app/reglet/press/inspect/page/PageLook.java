@@ -106,25 +106,72 @@ public final class PageLook {
       throws IOException {
     int number = content.number();
     PDPage page = document.getPage(number - 1);
-    double ppi = ppi(page);
-    InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
-    BufferedImage image =
-        new BufferedImage(inks.width(), inks.height(), BufferedImage.TYPE_INT_RGB);
-    int[] rgb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
-    Coated.PRESS.proof().convert(inks.inks(), rgb);
-    budget.expectTime();
+    Drawn drawn = Drawn.of(file, page, number, budget);
     // beside what follows: its pixels are bounded, and nothing else of the file is read for it
-    CompletableFuture<byte[]> picture = CompletableFuture.supplyAsync(() -> picture(image));
-    Barcodes.of(image, MM_PER_INCH / ppi)
-        .forEach(r -> codes.read(r.number(), r.place(), r.module(), r.reflected()));
-    PlateFile.write(inks(into, number), inks.halved());
+    CompletableFuture<byte[]> picture = CompletableFuture.supplyAsync(() -> picture(drawn.image()));
+    drawn.read(codes);
+    PlateFile.write(inks(into, number), drawn.inks().halved());
     Files.write(seen(into, number), picture.join());
     boolean whole = page.getCropBox().toString().equals(page.getMediaBox().toString());
-    return whole
-        ? content.with(
-            WordContrast.of(content.words(), image, MM_PER_INCH / ppi, Coated.PRESS.proof()),
-            content.lines())
-        : content; // places are told from the corner of the media box
+    return whole ? drawn.measured(content) : content; // its places are those of the media box
+  }
+
+  /**
+   * A page that is to be placed elsewhere.
+   *
+   * @param content what is laid on it, its words measured; places are in mm from the top left of
+   *     its crop box as seen
+   * @param inks of it
+   * @param mm of a pixel of them
+   */
+  public record Placed(PageContent content, InkPixels inks, double mm) {}
+
+  /**
+   * Notes what is laid on a page, draws its inks, reads what barcodes are on it, and measures how
+   * its words stand out.
+   *
+   * @param number from 1
+   * @param codes told of each barcode, its place from the same corner
+   * @throws Refusal when that costs more than it may
+   */
+  public static Placed place(
+      FileBytes file, PDDocument document, int number, Budget budget, Codes codes)
+      throws IOException {
+    PDPage page = document.getPage(number - 1);
+    Rect crop = PageReader.crop(page);
+    PageContent content = read(document, number, budget).from(crop.x(), crop.y());
+    Drawn drawn = Drawn.of(file, page, number, budget);
+    drawn.read(codes);
+    return new Placed(drawn.measured(content), drawn.inks(), drawn.mm());
+  }
+
+  /**
+   * A drawn page.
+   *
+   * @param image what its inks look like
+   * @param mm of a pixel
+   */
+  private record Drawn(InkPixels inks, BufferedImage image, double mm) {
+    static Drawn of(FileBytes file, PDPage page, int number, Budget budget) throws IOException {
+      double ppi = ppi(page);
+      InkPixels inks = Plates.of(file, number, ppi, Coated.PRESS.screen(), budget);
+      BufferedImage image =
+          new BufferedImage(inks.width(), inks.height(), BufferedImage.TYPE_INT_RGB);
+      int[] rgb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+      Coated.PRESS.proof().convert(inks.inks(), rgb);
+      budget.expectTime();
+      return new Drawn(inks, image, MM_PER_INCH / ppi);
+    }
+
+    void read(Codes codes) {
+      Barcodes.of(image, mm)
+          .forEach(r -> codes.read(r.number(), r.place(), r.module(), r.reflected()));
+    }
+
+    PageContent measured(PageContent content) {
+      return content.with(
+          WordContrast.of(content.words(), image, mm, Coated.PRESS.proof()), content.lines());
+    }
   }
 
   private static byte[] picture(BufferedImage image) {

@@ -4,6 +4,7 @@ import app.reglet.core.Refusal;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageContent.ThinLine;
+import app.reglet.press.pageinks.SpaceInks;
 import app.reglet.press.picture.JpegQuality;
 import app.reglet.press.reading.Budget;
 import java.awt.geom.AffineTransform;
@@ -136,52 +137,24 @@ final class PageReader extends PDFGraphicsStreamEngine {
         List.copyOf(reader.shownThrough),
         reader.overprints,
         notes == null ? 0 : notes.size(),
-        cut);
+        cut,
+        cut.isEmpty() && !reader.drawsMore && !reader.pictures.isEmpty());
   }
 
-  /**
-   * The pictures of a page alone, as they lie in its crop box.
-   *
-   * @throws Refusal when that costs more than it may
-   */
-  static PagePictures pictures(PDPage page, Budget budget) {
-    PageReader reader = new PageReader(page, budget);
-    boolean whole = true;
-    try {
-      reader.processPage(page);
-    } catch (IOException | RuntimeException | StackOverflowError e) {
-      for (Throwable t = e; t != null; t = t.getCause()) {
-        if (t instanceof Refusal r) {
-          throw r;
-        }
-      }
-      whole = false;
-    }
+  /** Where what is seen of a page, its crop box, lies: mm from its media box's top left as seen. */
+  static Rect crop(PDPage page) {
     PDRectangle crop = page.getCropBox();
-    Rect seen =
-        rect(
-            reader
-                .sheet
-                .createTransformedShape(
-                    new Rectangle2D.Double(
-                        crop.getLowerLeftX(),
-                        crop.getLowerLeftY(),
-                        crop.getWidth(),
-                        crop.getHeight()))
-                .getBounds2D());
-    return new PagePictures(
-        reader.pictures.stream()
-            .map(
-                p ->
-                    new PagePictures.OnPage(
-                        (p.place().x() - seen.x()) / seen.width(),
-                        (p.place().y() - seen.y()) / seen.height(),
-                        p.place().width() / seen.width(),
-                        p.place().height() / seen.height(),
-                        p.ppi(),
-                        p.quality()))
-            .toList(),
-        whole && !reader.damaged && !reader.drawsMore && !reader.pictures.isEmpty());
+    AffineTransform sheet =
+        seen(
+            page.getMediaBox(),
+            page.getRotation(),
+            page.getUserUnit() > 0 ? page.getUserUnit() : 1);
+    return rect(
+        sheet
+            .createTransformedShape(
+                new Rectangle2D.Double(
+                    crop.getLowerLeftX(), crop.getLowerLeftY(), crop.getWidth(), crop.getHeight()))
+            .getBounds2D());
   }
 
   @Override
@@ -237,7 +210,7 @@ final class PageReader extends PDFGraphicsStreamEngine {
   }
 
   private void spot(String name) {
-    if (name != null && Inks.process(name) < 0 && !Set.of("All", "None").contains(name)) {
+    if (name != null && SpaceInks.process(name) < 0 && !Set.of("All", "None").contains(name)) {
       spots.add(name);
     }
   }

@@ -2,29 +2,21 @@ package app.reglet.press.inspect.page;
 
 import app.reglet.core.Refusal;
 import app.reglet.press.colour.PixelInks;
+import app.reglet.press.pageinks.PageInks;
 import app.reglet.press.picture.PixelRow;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import java.awt.Color;
 import java.awt.Graphics2D;
-import java.awt.Paint;
 import java.awt.RenderingHints;
-import java.awt.geom.AffineTransform;
-import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.graphics.color.PDColor;
-import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
-import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
-import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
 import org.apache.pdfbox.rendering.PDFRenderer;
-import org.apache.pdfbox.rendering.PageDrawer;
-import org.apache.pdfbox.rendering.PageDrawerParameters;
 
 /**
  * The inks of a page of any PDF, pixel by pixel: what is written in inks as it is written, what is
@@ -82,21 +74,7 @@ public final class Plates {
       throws IOException {
     try (PDDocument document = Loader.loadPDF(file.pdf(budget))) {
       PDPage page = document.getPage(number - 1);
-      // its own resources: the page is changed, not the node above it
-      if (page.getResources() != null) {
-        page.setResources(page.getResources());
-      }
-      PDColorSpace first =
-          InkResources.change(document, page.getCOSObject(), screen, black, budget);
-      PDFRenderer renderer =
-          new PDFRenderer(document) {
-            @Override
-            protected PageDrawer createPageDrawer(PageDrawerParameters parameters)
-                throws IOException {
-              return new Drawer(parameters, first, budget);
-            }
-          };
-      renderer.setAnnotationsFilter(a -> false);
+      PDFRenderer renderer = PageInks.half(document, number - 1, screen, black, MOST_READ, budget);
       renderer.setSubsamplingAllowed(true);
       renderer.setRenderingHints(HINTS);
       double unit = Math.max(page.getUserUnit(), 0.001);
@@ -113,50 +91,6 @@ public final class Plates {
       renderer.renderPageToGraphics(number - 1, g, (float) (unit * ppi / 72));
       g.dispose();
       return image;
-    }
-  }
-
-  /** Draws in the space that stands for a page's first, and asks the budget as it goes on. */
-  private static final class Drawer extends PageDrawer {
-    private final PDColorSpace first;
-    private final Budget budget;
-
-    Drawer(PageDrawerParameters parameters, PDColorSpace first, Budget budget) throws IOException {
-      super(parameters);
-      this.first = first;
-      this.budget = budget;
-    }
-
-    /** Pictures with more pixels than fit a reader's memory are read more coarsely. */
-    @Override
-    protected int getSubsampling(PDImage image, AffineTransform at) {
-      int by = Math.max(1, super.getSubsampling(image, at));
-      while ((long) image.getWidth() * image.getHeight() / by / by > MOST_READ) {
-        by++;
-      }
-      return by;
-    }
-
-    /**
-     * Fills with half-covered pixels at the edges of rectangles too, which the renderer leaves out:
-     * bars would be as wide as whole pixels. A further beginning makes it none.
-     */
-    @Override
-    public void fillPath(int rule) throws IOException {
-      Point2D end = getLinePath().getCurrentPoint();
-      if (end != null) {
-        getLinePath().moveTo(end.getX(), end.getY());
-      }
-      super.fillPath(rule);
-    }
-
-    @Override
-    protected Paint getPaint(PDColor color) throws IOException {
-      budget.expectTime();
-      return super.getPaint(
-          color.getColorSpace() instanceof PDDeviceGray && !color.isPattern()
-              ? new PDColor(color.getComponents(), first)
-              : color);
     }
   }
 }

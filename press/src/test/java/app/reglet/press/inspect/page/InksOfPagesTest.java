@@ -1,6 +1,7 @@
 package app.reglet.press.inspect.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.house.PressRules.Standard;
 import app.reglet.press.art.Artwork;
@@ -189,6 +190,51 @@ public class InksOfPagesTest {
         .as("red of a screen")
         .containsExactly(
             share(red >>> 24), share(red >> 16 & 255), share(red >> 8 & 255), share(red & 255));
+  }
+
+  private static String run(String space, String from, String to) {
+    return "<< /ShadingType 2 /ColorSpace "
+        + space
+        + " /Coords [0 0 100 0] /Extend [true true] /Function << /FunctionType 2 /Domain [0 1] /N 1 /C0 ["
+        + from
+        + "] /C1 ["
+        + to
+        + "] >> >>";
+  }
+
+  /** Runs of colours of a screen, of gray and of a spot ink whose alternate is a screen's. */
+  @Test
+  public void runsOfColoursOfAScreenAreSeparatedAsTheirFlatColoursAre() throws IOException {
+    HandPdf pdf = new HandPdf();
+    pdf.page(
+        "/MediaBox [0 0 100 100]",
+        "/Shading << /A "
+            + run("/DeviceRGB", "1 0 0", "0 0 1")
+            + " /B "
+            + run("/DeviceGray", "0", "1")
+            + " /C "
+            + run(
+                "[/Separation /Reed /DeviceRGB << /FunctionType 2 /Domain [0 1] /N 1 /C0 [1 1 1] /C1 [0 0.5 0] >>]",
+                "0",
+                "1")
+            + " >>",
+        "q 0 80 100 20 re W n /A sh Q q 0 60 100 20 re W n /B sh Q q 0 40 100 20 re W n /C sh Q\n");
+    InkPixels found = ours(Tool.file("runs.pdf", pdf.bytes()), 72);
+    near(at(found, 0, 10), 0xff0000);
+    near(at(found, 50, 10), 0x800080);
+    near(at(found, 99, 10), 0x0000ff);
+    assertThat(at(found, 50, 30)).as("gray is black alone").containsExactly(0, 0, 0, 50);
+    near(at(found, 99, 50), 0x008000);
+    near(at(found, 0, 50), 0xffffff);
+  }
+
+  private static void near(int[] percent, int rgb) {
+    int packed = SCREEN.table().packed(rgb);
+    for (int i = 0; i < 4; i++) {
+      assertThat(percent[i])
+          .as("ink " + i + " of " + Integer.toHexString(rgb))
+          .isCloseTo(share(packed >>> 24 - 8 * i & 255), within(3));
+    }
   }
 
   private static int share(int of) {

@@ -1,4 +1,4 @@
-package app.reglet.press.inspect.page;
+package app.reglet.press.pageinks;
 
 import app.reglet.press.colour.PixelInks;
 import java.io.IOException;
@@ -25,7 +25,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDSeparation;
  * alone for gray, the inks of a spot's alternate; what is meant for a screen goes through a press's
  * table. Components are as a content stream has them, 0 to 1 but for Indexed.
  */
-interface Inks {
+public interface SpaceInks {
   /** Cyan, magenta, yellow, black of a colour, 0 none to 1 full. */
   float[] of(float[] components) throws IOException;
 
@@ -37,7 +37,7 @@ interface Inks {
    *
    * @param screen for what is meant for a screen, sRGB
    */
-  static Inks of(PDColorSpace space, PixelInks screen) throws IOException {
+  static SpaceInks of(PDColorSpace space, PixelInks screen) throws IOException {
     if (space instanceof PDDeviceCMYK
         || space instanceof PDICCBased i && i.getNumberOfComponents() == 4) {
       return c -> c.clone();
@@ -70,7 +70,7 @@ interface Inks {
         || space instanceof PDICCBased i && i.getNumberOfComponents() == 1;
   }
 
-  private static Inks separation(PDSeparation s, PixelInks screen) throws IOException {
+  private static SpaceInks separation(PDSeparation s, PixelInks screen) throws IOException {
     String name = s.getColorantName();
     int process = process(name);
     if (process >= 0) {
@@ -89,7 +89,7 @@ interface Inks {
     return tinted((COSArray) s.getCOSObject(), s.getAlternateColorSpace(), screen);
   }
 
-  private static Inks colorants(PDDeviceN n, PixelInks screen) throws IOException {
+  private static SpaceInks colorants(PDDeviceN n, PixelInks screen) throws IOException {
     List<Integer> process = new ArrayList<>();
     for (String name : n.getColorantNames()) {
       process.add("None".equals(name) ? 4 : process(name));
@@ -106,21 +106,21 @@ interface Inks {
     return tinted((COSArray) n.getCOSObject(), n.getAlternateColorSpace(), screen);
   }
 
-  private static Inks tinted(COSArray array, PDColorSpace alternate, PixelInks screen)
+  private static SpaceInks tinted(COSArray array, PDColorSpace alternate, PixelInks screen)
       throws IOException {
     PDFunction tint = PDFunction.create(array.getObject(3));
-    Inks base = of(alternate, screen);
+    SpaceInks base = of(alternate, screen);
     return c -> base.of(tint.eval(c));
   }
 
-  private static Inks indexed(PDIndexed indexed, PixelInks screen) throws IOException {
+  private static SpaceInks indexed(PDIndexed indexed, PixelInks screen) throws IOException {
     COSArray array = (COSArray) indexed.getCOSObject();
     PDColorSpace base = indexed.getBaseColorSpace();
     byte[] table = bytes(array.getObject(3));
     int parts = base.getNumberOfComponents();
     float[] range = base.getDefaultDecode(8);
     int most = Math.max(0, table.length / parts - 1);
-    Inks inks = of(base, screen);
+    SpaceInks inks = of(base, screen);
     return c -> {
       int at = Math.max(0, Math.min(most, Math.round(c[0])));
       float[] colour = new float[parts];

@@ -1,4 +1,4 @@
-package app.reglet.press.inspect.page;
+package app.reglet.press.pageinks;
 
 import app.reglet.press.colour.PixelInks;
 import app.reglet.press.reading.Budget;
@@ -12,6 +12,8 @@ import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
@@ -21,7 +23,10 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
+import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceN;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
+import org.apache.pdfbox.pdmodel.graphics.color.PDIndexed;
+import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 
 /**
  * Puts {@link InkSpace}s in the place of every colour space that a page's resources lead to, by
@@ -35,6 +40,12 @@ final class InkResources {
 
   /** Takes black of four and gives what it leaves. */
   private static final String BLACK = "{4 1 roll pop pop pop 1 exch sub dup dup}";
+
+  /** Components that a table is made of. */
+  private static final int MOST_SAMPLED = 3;
+
+  /** Steps of such a table along each of three components. */
+  private static final int GRID = 33;
 
   private static final COSName DEFAULT_GRAY = COSName.getPDFName("DefaultGray");
   private static final COSName DEFAULT_RGB = COSName.getPDFName("DefaultRGB");
@@ -105,23 +116,14 @@ final class InkResources {
     try (var out = tint.createOutputStream()) {
       out.write((black ? BLACK : COLOURED).getBytes(java.nio.charset.StandardCharsets.US_ASCII));
     }
-    COSArray array = new COSArray();
-    array.add(COSName.DEVICEN);
-    COSArray names = new COSArray();
-    for (String name : List.of("C", "M", "Y", "K")) {
-      names.add(COSName.getPDFName(name));
-    }
-    array.add(names);
-    array.add(COSName.DEVICERGB);
-    array.add(tint);
-    return array;
+    return inks(tint, List.of("C", "M", "Y", "K"));
   }
 
   private static COSArray numbers(int pairs) {
     COSArray array = new COSArray();
     for (int i = 0; i < pairs; i++) {
-      array.add(org.apache.pdfbox.cos.COSInteger.ZERO);
-      array.add(org.apache.pdfbox.cos.COSInteger.ONE);
+      array.add(COSInteger.ZERO);
+      array.add(COSInteger.ONE);
     }
     return array;
   }
@@ -191,29 +193,94 @@ final class InkResources {
   }
 
   /** A shading reads its space from the file itself, so it gets one that PDF knows. */
-  private void shading(COSDictionary d) {
-    d.setItem(COSName.COLORSPACE, inFour(d.getDictionaryObject(COSName.COLORSPACE), 0));
+  private void shading(COSDictionary d) throws IOException {
+    d.setItem(COSName.COLORSPACE, known(d.getDictionaryObject(COSName.COLORSPACE), 0));
   }
 
-  private COSBase inFour(COSBase space, int depth) {
+  private COSBase known(COSBase space, int depth) throws IOException {
     if (COSName.DEVICECMYK.equals(space)) {
       return four;
     }
-    if (depth > 2 || !(space instanceof COSArray a) || a.size() < 2) {
-      return space;
-    }
-    COSName family = a.getObject(0) instanceof COSName n ? n : null;
-    if (COSName.ICCBASED.equals(family)
+    if (space instanceof COSArray a
+        && a.size() > 1
+        && COSName.ICCBASED.equals(a.getObject(0))
         && a.getObject(1) instanceof COSStream s
         && s.getInt(COSName.N, 0) == 4) {
       return four;
     }
-    if ((COSName.SEPARATION.equals(family) || COSName.DEVICEN.equals(family)) && a.size() > 3) {
-      COSArray copy = new COSArray(a.toList());
-      copy.set(2, inFour(a.getObject(2), depth + 1));
-      return copy;
+    PDColorSpace read;
+    try {
+      read = PDColorSpace.create(space);
+    } catch (IOException | RuntimeException e) {
+      return space; // a broken one is drawn as the renderer does
     }
-    return space;
+    if (read instanceof PDIndexed || read instanceof PDPattern) {
+      return space;
+    }
+    if (read.getNumberOfComponents() <= MOST_SAMPLED) {
+      return sampled(read);
+    }
+    if (depth > 2 || !(read instanceof PDDeviceN) || ((COSArray) space).size() < 4) {
+      return space;
+    }
+    COSArray copy = new COSArray(((COSArray) space).toList());
+    copy.set(2, known(copy.getObject(2), depth + 1));
+    return copy;
+  }
+
+  /**
+   * A space of up to three components as a table of what its inks leave (ISO 32000-1, 7.10.2 and
+   * 8.6.6.5).
+   */
+  private COSArray sampled(PDColorSpace space) throws IOException {
+    int parts = space.getNumberOfComponents();
+    int steps = parts == 1 ? 256 : GRID;
+    float[] range = space.getDefaultDecode(8);
+    SpaceInks inks = SpaceInks.of(space, screen);
+    COSStream table = new COSStream();
+    table.setInt(COSName.FUNCTION_TYPE, 0);
+    table.setInt(COSName.BITS_PER_SAMPLE, 8);
+    table.setItem(COSName.RANGE, numbers(3));
+    COSArray domain = new COSArray();
+    COSArray size = new COSArray();
+    for (int i = 0; i < parts; i++) {
+      domain.add(new COSFloat(range[2 * i]));
+      domain.add(new COSFloat(range[2 * i + 1]));
+      size.add(COSInteger.get(steps));
+    }
+    table.setItem(COSName.DOMAIN, domain);
+    table.setItem(COSName.SIZE, size);
+    byte[] samples = new byte[3 * (int) Math.pow(steps, parts)];
+    float[] colour = new float[parts];
+    for (int at = 0; at < samples.length / 3; at++) {
+      int rest = at; // the first component varies fastest
+      for (int i = 0; i < parts; i++) {
+        float share = rest % steps / (steps - 1f);
+        colour[i] = range[2 * i] + share * (range[2 * i + 1] - range[2 * i]);
+        rest /= steps;
+      }
+      int left = InkSpace.left(inks.of(colour), black);
+      samples[3 * at] = (byte) (left >> 16);
+      samples[3 * at + 1] = (byte) (left >> 8);
+      samples[3 * at + 2] = (byte) left;
+    }
+    budget.expectTime();
+    try (var out = table.createOutputStream()) {
+      out.write(samples);
+    }
+    return inks(table, List.of("A", "B", "C").subList(0, parts));
+  }
+
+  /** Inks of these names that are drawn as a function says. */
+  private static COSArray inks(COSStream function, List<String> names) {
+    COSArray named = new COSArray();
+    names.forEach(n -> named.add(COSName.getPDFName(n)));
+    COSArray array = new COSArray();
+    array.add(COSName.DEVICEN);
+    array.add(named);
+    array.add(COSName.DEVICERGB);
+    array.add(function);
+    return array;
   }
 
   private void spaces(COSDictionary resources) throws IOException {

@@ -1,4 +1,4 @@
-package app.reglet.press.inspect.page;
+package app.reglet.press.pageinks;
 
 import app.reglet.press.colour.PixelInks;
 import java.awt.image.BufferedImage;
@@ -28,7 +28,7 @@ final class InkSpace extends PDColorSpace {
   private static final int MOST_KEPT = 1 << 16;
 
   private final PDColorSpace space;
-  private final Inks inks;
+  private final SpaceInks inks;
   private final PixelInks screen;
   private final boolean black;
   private final int bits;
@@ -46,7 +46,7 @@ final class InkSpace extends PDColorSpace {
   InkSpace(PDColorSpace space, PixelInks screen, boolean black, int bits, COSBase named)
       throws IOException {
     this.space = space;
-    this.inks = Inks.of(space, screen);
+    this.inks = SpaceInks.of(space, screen);
     this.screen = screen;
     this.black = black;
     this.bits = bits;
@@ -85,6 +85,11 @@ final class InkSpace extends PDColorSpace {
   }
 
   private int left(float[] of) {
+    return left(of, black);
+  }
+
+  /** What inks leave of red, green and blue: the three coloured ones, or black alone. */
+  static int left(float[] of, boolean black) {
     if (black) {
       return 0x010101 * light(of[3]);
     }
@@ -117,7 +122,7 @@ final class InkSpace extends PDColorSpace {
 
   private boolean isInks() {
     return space instanceof PDDeviceCMYK
-        || Inks.isGray(space)
+        || SpaceInks.isGray(space)
         || space instanceof PDICCBased && space.getNumberOfComponents() == 4;
   }
 

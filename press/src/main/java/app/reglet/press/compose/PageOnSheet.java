@@ -1,0 +1,100 @@
+package app.reglet.press.compose;
+
+import app.reglet.core.book.Book;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.press.art.Rect;
+import app.reglet.press.inspect.FileAsLaid;
+import app.reglet.press.inspect.OnSheet;
+import app.reglet.press.inspect.PdfPage;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * A page of a PDF where a piece lays it.
+ *
+ * @param fromPage from mm of the page, from its top left, to the piece's box
+ * @param seen what of the page is seen, in the box
+ * @param toSheet from the box to the sheet
+ */
+record PageOnSheet(AffineTransform fromPage, Rectangle2D seen, AffineTransform toSheet)
+    implements OnSheet {
+  /** Of words, lines and pictures less than this share is seen where a cutting ends: mm. */
+  private static final double UNSEEN = 0.3;
+
+  /** Bars that are cut are no barcode. */
+  private static final double WHOLE = 0.98;
+
+  /**
+   * What is drawn on a page, as it comes out on the sheet.
+   *
+   * @param place from the page's unit square to the box
+   * @param seen what of the page is seen, in the box
+   * @param naming what each thing is called, from what it is called on the page
+   */
+  static FileAsLaid of(
+      PdfPage page,
+      AffineTransform place,
+      Shape seen,
+      AffineTransform toSheet,
+      UnaryOperator<String> naming,
+      Book book) {
+    AffineTransform fromPage = new AffineTransform(place);
+    fromPage.scale(1 / page.size().width().toMm(), 1 / page.size().height().toMm());
+    PageOnSheet on = new PageOnSheet(fromPage, seen.getBounds2D(), toSheet);
+    return FileAsLaid.of(
+        page.content(),
+        on,
+        naming,
+        book,
+        font -> false,
+        page.codes().stream().filter(c -> on.isWhole(c.place())).toList());
+  }
+
+  private boolean isWhole(Rect onPage) {
+    Rectangle2D all = inBox(onPage);
+    Rectangle2D left = all.createIntersection(seen);
+    return left.getWidth() > WHOLE * all.getWidth() && left.getHeight() > WHOLE * all.getHeight();
+  }
+
+  private Rectangle2D inBox(Rect onPage) {
+    return fromPage
+        .createTransformedShape(
+            new Rectangle2D.Double(onPage.x(), onPage.y(), onPage.width(), onPage.height()))
+        .getBounds2D();
+  }
+
+  @Override
+  public Optional<Box> on(Rect onPage) {
+    Rectangle2D all = inBox(onPage);
+    Rectangle2D left = all.createIntersection(seen);
+    if (left.getWidth() < Math.min(UNSEEN, all.getWidth())
+        || left.getHeight() < Math.min(UNSEEN, all.getHeight())) {
+      return Optional.empty();
+    }
+    Rectangle2D there = toSheet.createTransformedShape(left).getBounds2D();
+    return Optional.of(
+        new Box(
+            Length.nearMm(there.getX()),
+            Length.nearMm(there.getY()),
+            Length.nearMm(there.getWidth()),
+            Length.nearMm(there.getHeight())));
+  }
+
+  @Override
+  public double larger() {
+    AffineTransform whole = new AffineTransform(toSheet);
+    whole.concatenate(fromPage);
+    return Math.sqrt(Math.abs(whole.getDeterminant()));
+  }
+
+  @Override
+  public double turned() {
+    AffineTransform whole = new AffineTransform(toSheet);
+    whole.concatenate(fromPage);
+    return Math.toDegrees(Math.atan2(whole.getShearY(), whole.getScaleX()));
+  }
+}
