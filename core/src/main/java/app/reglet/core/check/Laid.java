@@ -144,6 +144,7 @@ public sealed interface Laid {
   /**
    * A placed page.
    *
+   * @param sha SHA-256 of its file
    * @param missing fonts that its file does not bring
    * @param on what is drawn on it, as it lies on the sheet
    * @param seen how its words stand out, of those that were measured
@@ -152,6 +153,7 @@ public sealed interface Laid {
       String piece,
       String name,
       Outline outline,
+      String sha,
       List<String> missing,
       List<Laid> on,
       List<Seen> seen)

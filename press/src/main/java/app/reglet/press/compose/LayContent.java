@@ -167,6 +167,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             piece.id(),
             piece.name(),
             Outlines.hull(covered, toSheet),
+            content.sha(),
             about.missing(),
             drawn.laid(),
             drawn.seen()));
@@ -220,6 +221,7 @@ final class LayContent implements Content.Visitor<List<Mark>> {
                   piece.id(),
                   piece.name(),
                   Outlines.of(box, toSheet),
+                  c.sha(),
                   f.about().missing(),
                   drawn.laid(),
                   drawn.seen()));
