@@ -228,7 +228,7 @@ public class BenchTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPictureCoversToTheBleedWithAMovableFocus() {
     Desk desk = composed("Picture", "Ledger");
     desk.does(
@@ -253,7 +253,7 @@ public class BenchTest {
     assertThat(desk.page.locator("#notes")).not().containsText("ppi");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPictureKeepsTheGroundsColourWhichShowsThroughIt() throws IOException {
     Desk desk = composed("Clear picture", "Ledger");
     desk.does(

@@ -317,7 +317,7 @@ public class BindingsTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theInsidesPdfIsCountedAndSetAgainstTheTrim() throws IOException {
     Desk desk = Desk.open().makeTitle("Counted", "Nobody").fill("6 x 9", "320", "");
     Page page = desk.page;

@@ -170,7 +170,7 @@ public class BrokenTest {
   }
 
   /** A carried cover is whole though its origin is not: it says so, and nothing of it is lost. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aCoverWhoseOriginCantBeReadSaysSoAndIsWholeItself() throws Exception {
     Web web = reglet.web();
     String made =

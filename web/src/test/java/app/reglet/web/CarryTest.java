@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -114,7 +115,7 @@ public class CarryTest {
     assertThat(desk.page.locator("#trim")).not().hasValue("");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void onePieceIsPutBackAloneAndANewOneTakenOff() {
     Desk desk = composed("One alone");
     double[] was = desk.box("title");
@@ -139,7 +140,7 @@ public class CarryTest {
         AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aCoverIsPutOnAnEditionThatThereIsAndUndoTakesItBack() {
     Desk desk = composed("Onto another");
     String origin = desk.id();
@@ -173,7 +174,7 @@ public class CarryTest {
     assertThat(desk.page.locator("#artwork [data-piece=title]")).hasCount(1);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatBecameOfAPieceIsAcceptedUntilItIsAnotherAgain() {
     Desk desk = composed("Accepted");
     carry(desk, "Dust jacket, Dunlin Casebinders");

@@ -104,7 +104,7 @@ public class ConflictTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void onePictureSentSeveralTimesAtOnce() throws Exception {
     BufferedImage image = new BufferedImage(30, 20, BufferedImage.TYPE_INT_RGB);
     for (int round = 0; round < Extent.rounds(2, 4); round++) {

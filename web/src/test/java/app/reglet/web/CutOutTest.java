@@ -85,7 +85,7 @@ public class CutOutTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aProposalFindsBothAndAStrokeTakesOneOut() throws IOException {
     Desk desk = withPicture("Proposed", false);
     desk.does(() -> desk.page.locator("#cut-propose").click());

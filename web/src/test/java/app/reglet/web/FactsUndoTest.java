@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import app.reglet.web.harness.Web.Answer;
 import com.microsoft.playwright.options.LoadState;
@@ -121,7 +122,7 @@ public class FactsUndoTest {
     assertThat(web.get(first).body()).contains("value=\"Of the other\"");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void undoOfFactsSurvivesARestart() throws IOException {
     try (Own reglet = new Own("--reglet.demo=true")) {
       String docket = "/editions/1/docket";

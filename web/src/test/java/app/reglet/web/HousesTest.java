@@ -320,7 +320,7 @@ public class HousesTest {
     assertThat(RuleSheetReader.read(text)).isEqualTo(RuleSheetReader.read(own("traveller")));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anEditionKeepsItsVersionAndIsOfferedTheNewOne() {
     importDocument(own("moving"));
     publish();

@@ -94,7 +94,7 @@ public class JobsTest {
     assertThat(Live.violations(desk.page)).isEmpty();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theSpineAloneAndThePartsApartAreFilesOfTheirOwn() throws IOException {
     Desk desk = Desk.atBench("In pieces", "A blurb.").layout("Ledger");
     desk.page.navigate("/editions/" + desk.id() + "/dispatch");

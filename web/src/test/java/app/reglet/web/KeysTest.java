@@ -108,7 +108,7 @@ public class KeysTest {
     assertThat(page.locator("h1")).hasText("Keyed House");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aRowIsAddedAndTakenAwayWithKeys() {
     Page page = Live.reglet().page();
     page.navigate("/houses");

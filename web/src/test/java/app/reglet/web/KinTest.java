@@ -170,7 +170,7 @@ public class KinTest {
     assertThat(filled(desk, "author", "#115533").first()).isAttached();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whichPieceLiesOverWhichIsFollowedToo() {
     Desk desk = composed("In order");
     String origin = desk.id();

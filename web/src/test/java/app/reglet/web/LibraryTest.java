@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import com.microsoft.playwright.Page;
@@ -136,7 +137,7 @@ public class LibraryTest {
     assertThat(desk.page.locator("#artwork image")).hasCount(1);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aCreditThatIsOwedIsPlacedAndFollowsTheListAndStandsInThePressFile()
       throws IOException {
     Desk desk = Desk.atBench("Credited", "");

@@ -81,7 +81,7 @@ public class NastyInputTest {
         .doesNotContain("\tat ");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void everyFieldOfTheDocket() throws Exception {
     Desk desk = Desk.open().makeTitle("Nasty", "Nobody").fill("A5", "320", "");
     desk.choose("house", "sandling-and-daughters").choose("binding", "flapped");

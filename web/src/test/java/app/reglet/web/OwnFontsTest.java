@@ -36,7 +36,7 @@ public class OwnFontsTest {
     return font;
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aVariableFontIsBroughtACutAddedAndWordsSetInItReachThePressFile() {
     Desk desk = Desk.atBench("Marram", "").layout("Ledger");
     desk.does(() -> desk.page.locator("#pieces .piece:text-is('Title')").click());

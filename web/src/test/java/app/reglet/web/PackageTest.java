@@ -132,7 +132,7 @@ public class PackageTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aCarriedCoverGoesOnFollowingItsOriginWhereItComesIn() {
     Desk desk = Desk.atBench("Out and in", "A blurb.").layout("Ledger");
     desk.page.navigate("/editions/" + desk.id() + "/side-by-side");

@@ -36,7 +36,7 @@ public class PartsTest {
                 .click());
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void frontSpreadSheetAndSpineAreMadeAtTheSizeThatIsAskedFor() throws IOException {
     Desk desk = Desk.atBench("For the shops", "A blurb.").layout("Ledger");
     desk.page.navigate("/editions/" + desk.id() + "/dispatch");

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
@@ -115,7 +116,7 @@ public class PiecesTest {
     assertThat(desk.page.locator("#notes .well")).isVisible();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void anOrnamentIsChosenByItsPictureAndTheGroundTakesAPattern() {
     Desk desk = composed("Ornaments");
     add(desk, "ornament:compass");

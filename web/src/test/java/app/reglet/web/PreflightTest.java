@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
@@ -104,7 +105,7 @@ public class PreflightTest {
     assertThat(desk.page.locator(".let")).hasCount(0);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatIsNotSettledOfTheFactsIsToldBeforeItIsHandedOver() {
     String isbn = Desk.isbn();
     Map<String, String> facts = Map.of("trim", "6 x 9 in", "pages", "320", "isbn", isbn);
@@ -249,7 +250,7 @@ public class PreflightTest {
     assertThat(desk.page.locator("#isbn")).hasValue(isbn);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void allThatNeedsNoJudgementIsMendedInOneAct() throws Exception {
     Desk desk = spoiled("Mended together");
     String id = desk.page.url().replaceAll(".*/editions/(\\d+)/.*", "$1");

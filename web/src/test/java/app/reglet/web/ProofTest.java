@@ -146,7 +146,7 @@ public class ProofTest {
         .contains(new String(part, StandardCharsets.ISO_8859_1));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aProfileOfOnesOwnIsAddedUsedAndTakenAway() throws IOException {
     Desk desk = Desk.atBench("On our own paper", "").layout("Ledger");
     String id = desk.id();

@@ -56,7 +56,7 @@ public class RefitTest {
   }
 
   /** Slow typing is saved letter by letter, and the last letters change nothing any more. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatTypingChangedIsToldOfAllThatWasTypedInOneGo() {
     Desk desk = composed("Typed slowly");
     docket(desk);
@@ -176,7 +176,7 @@ public class RefitTest {
   }
 
   /** The paper is changed next, and the offer stands: on this docket and on the others' pages. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void whatACountBecameStandsUntilItIsTakenOrLeft() {
     Desk desk = composed("Told for long");
     String origin = desk.id();

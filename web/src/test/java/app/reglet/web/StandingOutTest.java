@@ -55,7 +55,7 @@ public class StandingOutTest {
     assertThat(desk.page.locator("#stands-out:not(.low)")).hasText("stands out 3.0 to 1");
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aLockKeepsFaintWordsFromTheirRemedyAndThatIsTold() throws Exception {
     Desk desk = Desk.atBench("Faint and locked", "").layout("Ledger");
     take(desk, "author");
@@ -112,7 +112,7 @@ public class StandingOutTest {
     assertThat(desk.page.locator("#p-left")).hasValue(Pattern.compile(left + "0*"));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theCoverIsSeenAsOtherEyesSeeIt() throws IOException {
     Desk desk = Desk.atBench("Other eyes", "");
     int rgb = 0xc04a30;

@@ -3,6 +3,7 @@ package app.reglet.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.reglet.core.layout.StartingLayout;
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -131,7 +132,7 @@ public class StartsTest {
   }
 
   /** A look saved from one cover is put on another title, whose words it says. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aLookIsSavedFromOneCoverAndPutOnAnotherTitle() {
     Desk one = opened("Origin of a Look");
     lay(one, "Cartouche");

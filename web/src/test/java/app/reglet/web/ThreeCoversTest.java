@@ -116,7 +116,7 @@ public class ThreeCoversTest {
     }
   }
 
-  @Test(dataProvider = "hands")
+  @Test(dataProvider = "hands", groups = Extent.LONG)
   public void aMagazineHasASingleFlapAndAnInside(String by, Function<Desk, Hands> of)
       throws IOException {
     Map<String, String> facts =

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
@@ -103,7 +104,7 @@ public class TogetherTest {
     assertThat(desk.box(ids[2])[2]).isCloseTo(before[2], within(1e-6));
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPieceLaidOnTheMiddleHangsThereAndEqualGapsAreShown() {
     Desk desk = composed("Snaps");
     String[] ids = three(desk);
@@ -210,7 +211,7 @@ public class TogetherTest {
     assertThat(desk.page.locator("#pieces .piece")).hasCount(2);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theViewShowsAPanelTheTrimmedCoverRealSizeAndAHousesTemplate() throws IOException {
     Desk desk = composed("Views");
     desk.page.locator("#view-leaf summary").first().click();
@@ -360,7 +361,7 @@ public class TogetherTest {
     }
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theInsideIsComposedByItselfAndIsTheSecondPageOfTheFile() throws IOException {
     Desk desk =
         Desk.open()

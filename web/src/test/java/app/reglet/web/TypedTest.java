@@ -3,6 +3,7 @@ package app.reglet.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.testing.Extent;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -197,7 +198,7 @@ public class TypedTest {
     assertThat((Object) desk.page.locator(".hold").count()).isNotEqualTo(0);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void pastedTextKeepsParagraphsAndEmphasisAndNothingElse() {
     Desk desk = ownWords("Paste", "x");
     desk.page.locator("#w-text").click();

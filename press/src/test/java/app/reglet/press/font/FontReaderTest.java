@@ -23,6 +23,7 @@ import app.reglet.press.pdf.PressFile;
 import app.reglet.press.type.BroughtFaces;
 import app.reglet.press.type.Typeface;
 import app.reglet.press.type.Typefaces;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import java.awt.Shape;
 import java.awt.geom.FlatteningPathIterator;
@@ -130,7 +131,7 @@ public class FontReaderTest {
   }
 
   /** A font of our own with all that changes along an axis, against both programs of reference. */
-  @Test(dataProvider = "places")
+  @Test(dataProvider = "places", groups = Extent.LONG)
   public void aBentAxisMovingPartsAndFormsThatChangeAreAsTheReferencesHaveThem(int wght)
       throws Exception {
     Path script =

@@ -75,7 +75,7 @@ public class PatternTest {
   }
 
   /** A pale picture of one colour, edge to edge over a nearly black ground: any seam is dark. */
-  @Test(dataProvider = "turns")
+  @Test(dataProvider = "turns", groups = Extent.LONG)
   public void picturesSetEdgeToEdgeShowNoSeam(double angle, Tiling.Stagger stagger)
       throws IOException {
     Artwork art =

@@ -305,7 +305,7 @@ public class PlatesTest {
     assertThat(clean).isTrue();
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void theWholeSheetAsOnePictureHasNoTypeAndLooksTheSame() throws IOException {
     PressRules rules = PressFiles.rules(Standard.X1A, 300).asPicture(300);
     Path pdf = PressFiles.make(shaded(), PressFiles.making(rules));
@@ -374,7 +374,7 @@ public class PlatesTest {
   /**
    * On its own plate, none of it on the four; where something translucent meets it, on the four.
    */
-  @Test
+  @Test(groups = Extent.LONG)
   public void anInkOfItsOwnHasAPlateOfItsOwnInEveryStandard() throws IOException {
     Colour.Spot sea = new Colour.Spot("Sea green", new Colour.Cmyk(80, 10, 45, 0), 100);
     Artwork art =

@@ -16,6 +16,7 @@ import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.colour.Rendering;
 import app.reglet.press.picture.Picture;
+import app.reglet.testing.Extent;
 import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
@@ -64,7 +65,7 @@ public class PressWishesTest {
   }
 
   /** 12.72 in of 6200 pixels are 480 ppi: made 300. 1200 pixels stay 1200, however coarse. */
-  @Test
+  @Test(groups = Extent.LONG)
   public void aPictureAboveTheSheetsLimitIsMadeCoarserAndNoneEverFiner() throws IOException {
     for (int[] each : new int[][] {{6200, 300}, {1200, 0}}) {
       Artwork art = pictured(each[0], each[0] * 925 / 1275);

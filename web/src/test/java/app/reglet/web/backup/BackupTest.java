@@ -101,7 +101,7 @@ public class BackupTest {
         .isEqualTo(200);
   }
 
-  @Test
+  @Test(groups = Extent.LONG)
   public void everyCoverComesBackPixelForPixel() throws Exception {
     Path zip = Scratch.directory("backup").resolve("reglet.zip");
     Map<String, int[]> before;
