@@ -16,6 +16,12 @@ import java.net.URI;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
 import org.testng.annotations.Test;
 
 /** Somebody has only the finished file: it is laid on the sheet of today's page count. */
@@ -113,5 +119,33 @@ public class RecutPageTest {
       assertThat(web.get(at + wrong).status()).as(wrong).isBetween(200, 410);
       assertThat(web.get(at + "/sheet" + wrong).status()).as(wrong).isBetween(400, 410);
     }
+  }
+
+  /** Far more than a cover has, of letters that take two each where they are noted. */
+  @Test
+  public void aPageOfThousandsOfWordsIsTakenInAndWhatItHasIsTold() throws IOException {
+    Desk desk = Desk.open().makeTitle("Many words", "Edda Marsh").fill("6 x 9", "320", "");
+    ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+    try (PDDocument d = new PDDocument()) {
+      PDPage page = new PDPage(new PDRectangle(923.8f, 666));
+      d.addPage(page);
+      try (PDPageContentStream out = new PDPageContentStream(d, page)) {
+        out.setFont(new PDType1Font(FontName.HELVETICA), 6);
+        for (int i = 0; i < 3000; i++) {
+          out.beginText();
+          out.newLineAtOffset(20 + i % 3 * 290, 10 + i / 3 * 0.65f);
+          out.showText("\"\\".repeat(30));
+          out.endText();
+        }
+      }
+      d.save(pdf);
+    }
+    Web web = new Web(Live.reglet().address());
+    String at = "/editions/" + desk.id() + "/recut";
+    var taken = web.upload(at + "/file", Map.of(), "file", "words.pdf", pdf.toByteArray());
+    assertThat(taken.location()).contains("/recut?file=");
+    var page = web.get(taken.location().replaceAll("^https?://[^/]*", ""));
+    assertThat(page.status()).isEqualTo(200);
+    assertThat(page.body()).contains("Helvetica (not in the file)").contains("recut-found");
   }
 }

@@ -22,7 +22,7 @@ import java.util.function.UnaryOperator;
  */
 record PageOnSheet(AffineTransform fromPage, Rectangle2D seen, AffineTransform toSheet)
     implements OnSheet {
-  /** Of words, lines and pictures less than this share is seen where a cutting ends: mm. */
+  /** Where a cutting ends, of what less than this is seen nothing is told, mm. */
   private static final double UNSEEN = 0.3;
 
   /** Bars that are cut are no barcode. */

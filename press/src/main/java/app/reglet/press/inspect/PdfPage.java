@@ -64,6 +64,12 @@ public record PdfPage(
 
   private static final double MM_PER_INCH = 25.4;
 
+  /** So much of what is on a page is kept. */
+  private static final int MOST_PICTURES = 500;
+
+  private static final int MOST_WORDS = 1000;
+  private static final int MOST_LETTERS = 100;
+
   /** Pixels across it of its finest picture, where it has nothing but pictures; else 0. */
   public double pixelsAcross() {
     return content == null || !content.pixels()
@@ -157,7 +163,7 @@ public record PdfPage(
             budget,
             (number, place, module, reflected) ->
                 codes.add(new FileFacts.Code(page.number(), number, place, module, reflected)));
-    PageContent content = drawn.content();
+    PageContent content = drawn.content().atMost(MOST_PICTURES, MOST_WORDS, MOST_LETTERS);
     return page.with(
         content.pixels()
             ? content

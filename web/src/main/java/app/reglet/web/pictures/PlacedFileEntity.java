@@ -14,4 +14,15 @@ public class PlacedFileEntity extends KeptFile {
   PlacedFileEntity(String id, String name, String facts, long bytes, Instant added) {
     super(id, name, facts, bytes, added);
   }
+
+  /**
+   * Takes what is known now, which an earlier version may not have looked at.
+   *
+   * @return whether that is more, or other, than was known
+   */
+  boolean learn(String facts) {
+    boolean other = !facts.equals(getFacts());
+    setFacts(facts);
+    return other;
+  }
 }

@@ -40,6 +40,10 @@ public class PlacedFiles implements Pictures {
 
   private static final long MOST_PDF = 60_000_000;
   private static final int LONGEST_NAME = 255;
+
+  /** What the column holds. */
+  private static final int MOST_FACTS = 1_000_000;
+
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final PictureStore pictures;
@@ -167,9 +171,19 @@ public class PlacedFiles implements Pictures {
       Path screen = uploads.scratch();
       try {
         PdfPage page = reading.page(file, number, screen, SCREEN_PIXELS);
+        String facts = JSON.writeValueAsString(page);
+        if (facts.length() > MOST_FACTS) {
+          throw new Refusal(
+              "file",
+              "This page has "
+                  + page.fonts().size()
+                  + " fonts and "
+                  + page.content().words().size()
+                  + " stretches of words, more than can be noted of a page: save it as a picture of 300 ppi.");
+        }
         PictureStore.keep(pictures.original(sha), file); // before its row says so
         PictureStore.keep(screenOf(sha, number), screen);
-        record(id(sha, number), name, JSON.writeValueAsString(page), Files.size(file));
+        record(id(sha, number), name, facts, Files.size(file));
         return page;
       } finally {
         Files.deleteIfExists(screen);
@@ -180,7 +194,11 @@ public class PlacedFiles implements Pictures {
   }
 
   private void record(String id, String name, String facts, long bytes) {
-    if (records.existsById(id)) {
+    Optional<PlacedFileEntity> known = records.findById(id);
+    if (known.isPresent()) {
+      if (known.get().learn(facts)) {
+        records.saveAndFlush(known.get());
+      }
       return;
     }
     try {

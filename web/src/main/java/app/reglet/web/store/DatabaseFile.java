@@ -22,7 +22,7 @@ import org.h2.api.ErrorCode;
  */
 public final class DatabaseFile {
   /** The newest migration this Reglet knows. */
-  public static final int SCHEMA = 17;
+  public static final int SCHEMA = 18;
 
   static final String USER = "reglet";
 

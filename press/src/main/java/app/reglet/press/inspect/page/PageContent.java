@@ -86,6 +86,15 @@ public record PageContent(
       List<Integer> inks,
       int rgb,
       double contrast) {
+    private WordRun cut(int letters) {
+      return new WordRun(
+          first(text, letters), first(font, letters), size, ink, angle, inks, rgb, contrast);
+    }
+
+    private static String first(String text, int letters) {
+      return text.length() > letters ? text.substring(0, letters) : text;
+    }
+
     private WordRun at(Rect there) {
       return new WordRun(text, font, size, there, angle, inks, rgb, contrast);
     }
@@ -119,6 +128,17 @@ public record PageContent(
   /** The same with some of its pictures. */
   public PageContent withPictures(Predicate<PlacedPicture> wanted) {
     return with(pictures.stream().filter(wanted).toList(), words, lines);
+  }
+
+  /**
+   * The same with no more than its first pictures and words, each run cut to its first letters: as
+   * much as a cover has many times over.
+   */
+  public PageContent atMost(int mostPictures, int mostWords, int letters) {
+    return with(
+        pictures.stream().limit(mostPictures).toList(),
+        words.stream().limit(mostWords).map(w -> w.cut(letters)).toList(),
+        lines);
   }
 
   /** The same with every place told from another corner, so far right and down of this one. */
