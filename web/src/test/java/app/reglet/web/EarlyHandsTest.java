@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.WaitUntilState;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -19,42 +17,13 @@ import org.testng.annotations.Test;
  * the hands are done.
  */
 public class EarlyHandsTest {
-  /** The requests for a page's scripts, held back until they are released. */
-  private static final class Held {
-    private final Page page;
-    private final String address;
-    private final List<Route> waiting = new ArrayList<>();
-
-    Held(Page page, String address, String method) {
-      this.page = page;
-      this.address = address;
-      page.route(
-          address,
-          route -> {
-            if (route.request().method().equals(method)) {
-              waiting.add(route);
-            } else {
-              route.resume();
-            }
-          });
-    }
-
-    /** Waits until the page has asked for one of them. */
-    Held one() {
-      page.waitForCondition(() -> !waiting.isEmpty());
-      return this;
-    }
-
-    /** Lets all go, and those that follow. */
-    void release() {
-      page.unroute(address);
-      waiting.forEach(Route::resume);
-    }
+  private static Held held(Desk desk, String address, String method) {
+    return new Held(desk.page, Pattern.compile(address), r -> r.method().equals(method));
   }
 
   /** Loads the page that is open once more, without a script. */
   private static Held without(Desk desk, String script) {
-    Held held = new Held(desk.page, "**/" + script, "GET");
+    Held held = held(desk, "/" + script.replace(".", "\\.") + "$", "GET");
     desk.page.navigate(
         desk.page.url(), new Page.NavigateOptions().setWaitUntil(WaitUntilState.COMMIT));
     return held.one();
@@ -84,7 +53,7 @@ public class EarlyHandsTest {
   public void whatIsTypedWhileAnotherBindingIsOnItsWayStaysAndIsSaved() {
     Desk desk = Desk.open().makeTitle("While it is on its way", "Edda Marsh");
     desk.fill("6 x 9 in", "320", "");
-    Held answer = new Held(desk.page, "**/docket", "POST");
+    Held answer = held(desk, "/docket$", "POST");
     desk.page.locator("#house").selectOption("dunlin-casebinders");
     answer.one();
     desk.page.locator("#trim").click();
@@ -177,9 +146,7 @@ public class EarlyHandsTest {
     for (String late : List.of("bench.js", "caret?*")) {
       Desk desk = Desk.atBench("Ebb", "").layout("Ledger");
       Held held =
-          late.equals("bench.js")
-              ? without(desk, late)
-              : new Held(desk.page, "**/bench/caret?*", "GET");
+          late.equals("bench.js") ? without(desk, late) : held(desk, "/bench/caret\\?", "GET");
       double[] at = middle(desk, "title");
       desk.page.mouse().dblclick(at[0], at[1]);
       if (!late.equals("bench.js")) {

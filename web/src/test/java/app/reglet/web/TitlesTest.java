@@ -6,10 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.reglet.web.harness.Web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.WaitUntilState;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,20 +58,14 @@ public class TitlesTest {
   public void theListKeepsItsPlaceWhilePicturesAndFindingsCome() throws IOException {
     made("A place that is kept");
     Page page = Live.reglet().page();
-    List<Route> held = new ArrayList<>();
-    Pattern late = Pattern.compile("/editions/\\d+/(front|tally)");
-    page.route(late, held::add);
+    Held held = new Held(page, Pattern.compile("/editions/\\d+/(front|tally)"), r -> true);
     page.navigate(
         "/titles", new Page.NavigateOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));
     Locator last = page.locator(".shelf tbody tr").last();
     last.scrollIntoViewIfNeeded();
-    page.waitForCondition(
-        () ->
-            held.stream().anyMatch(r -> r.request().url().contains("/front"))
-                && held.stream().anyMatch(r -> r.request().url().contains("/tally")));
+    held.one(r -> r.url().contains("/front")).one(r -> r.url().contains("/tally"));
     double before = height(page);
-    page.unroute(late);
-    held.forEach(Route::resume);
+    held.release();
     page.waitForFunction(
         "() => [...document.querySelectorAll('.shelf .front img')].some(i => i.complete && i.naturalWidth)");
     assertThat(last.locator(".tally")).hasCount(1);
