@@ -147,13 +147,47 @@ public class FlatteningTest {
             flat(SHEET.shape(), 40, 0),
             half(flat(new Rectangle2D.Double(0, 0, 100, 50), 0, 100)),
             letters(null),
-            half(letters(null)));
+            half(letters(null)),
+            // over letters that nobody sees there is nothing but what lies below them
+            half(flat(new Rectangle2D.Double(0, 65, 100, 35), 0, 100)));
     List<Mark> flat = flattened(marks);
     assertThat(glyphs(flat)).hasSize(2).allMatch(g -> g.fill() == null);
     InkPixels p = drawn(flat);
     for (int x = 1; x < 99; x++) {
       assertThat(at(p, x, 60)).containsExactly(40, 0, 0, 0);
       assertThat(at(p, x, 45)).containsExactly(20, 50, 0, 0);
+      assertThat(at(p, x, 68)).containsExactly(20, 50, 0, 0);
     }
+  }
+
+  /** Letters that lie over each other are one form, as a printed word is. */
+  @Test
+  public void lettersThatOverlapKeepWhatTheyShare() {
+    Mark.Glyphs one = letters(Fill.of(new Colour.Cmyk(0, 100, 0, 0)));
+    Mark twice =
+        new Mark.Glyphs(
+            one.face(),
+            one.size(),
+            new int[] {40, 40},
+            new double[] {0, 0.5},
+            one.y(),
+            one.turns(),
+            one.chars(),
+            one.place(),
+            one.fill(),
+            null,
+            "aa");
+    List<Mark> marks = List.of(flat(SHEET.shape(), 40, 0), half(twice));
+    long before = magenta(drawn(marks, 600));
+    assertThat(before).isGreaterThan(500_000);
+    assertThat(magenta(drawn(flattened(marks), 600)) / (double) before).isCloseTo(1, within(0.03));
+  }
+
+  private static long magenta(InkPixels p) {
+    long sum = 0;
+    for (int i = 1; i < p.inks().length; i += 4) {
+      sum += p.inks()[i] & 0xff;
+    }
+    return sum;
   }
 }
