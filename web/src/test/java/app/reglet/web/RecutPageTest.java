@@ -15,6 +15,7 @@ import java.io.InputStream;
 import java.net.URI;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -81,6 +82,11 @@ public class RecutPageTest {
     }
     assertThat(other.page.locator("#undo"))
         .hasAttribute("title", "Undo: A finished file cut to this sheet");
+    // what its parts are made of is told where they are worked on, whole under the pointer
+    other.does(() -> other.page.locator("#pieces .piece[data-piece=cut-front]").click());
+    assertThat(other.page.locator("#pg-colours"))
+        .hasAttribute("title", Pattern.compile("Device|ICC"));
+    assertThat(other.page.locator("#pg-pictures")).hasText(Pattern.compile("none|\\d+, of .* ppi"));
     // it follows further
     double[] front = other.box("cut-front");
     other.page.navigate("/editions/" + other.id() + "/docket");

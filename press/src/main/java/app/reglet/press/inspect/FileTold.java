@@ -69,9 +69,9 @@ public final class FileTold {
     return lines;
   }
 
-  /** How many pictures there are, and how fine. */
+  /** How many pictures there are, and how fine: never finer than they are, as findings have it. */
   public static String pictures(DoubleStream ppi) {
-    long[] all = ppi.mapToLong(Math::round).sorted().toArray();
+    long[] all = ppi.mapToLong(d -> (long) d).sorted().toArray();
     if (all.length == 0) {
       return "none";
     }
