@@ -327,7 +327,7 @@ public class PlacedPageInksTest {
                 WRAP,
                 Specimen.BOOK,
                 Kept.of(pdf));
-    int ppi = 1200;
+    int ppi = 600;
     for (Standard standard : List.of(Standard.X4, Standard.X1A)) {
       Raster plates =
           PressFiles.plates(
