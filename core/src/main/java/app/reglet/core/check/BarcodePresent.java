@@ -1,15 +1,14 @@
 package app.reglet.core.check;
 
 import app.reglet.core.house.BarcodeRule;
-import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.PanelKind;
 import app.reglet.core.wrap.Zone;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * Whether the barcode is on the cover where the designer supplies it, and in its area; and whether
- * a place kept for bars has any.
+ * Whether the barcode is on the cover where the designer supplies it, and whether a place kept for
+ * bars has any. Where it stands is told by {@link BarcodeInArea}.
  */
 public final class BarcodePresent implements Check {
   @Override
@@ -31,43 +30,25 @@ public final class BarcodePresent implements Check {
                         u,
                         u.extent()))
             .toList();
-    Optional<Zone> zone = s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK);
-    if (zone.isEmpty() || !unbarred.isEmpty()) {
+    if (!unbarred.isEmpty() || !expected || s.laid().stream().anyMatch(BarcodePresent::isBarred)) {
       return unbarred;
     }
-    Box area = zone.get().box();
-    List<Laid> codes = s.laid().stream().filter(Laid.Barcode.class::isInstance).toList();
-    boolean onPage =
-        s.laid().stream()
-            .anyMatch(
-                l ->
-                    l instanceof Laid.Page p
-                        && p.on().stream().anyMatch(Laid.Barcode.class::isInstance));
-    if (codes.isEmpty() && onPage) {
-      return List.of(); // what is wrong with that one is told by OnPages
-    }
-    if (codes.isEmpty()) {
-      boolean noIsbn = s.book().isbn().isEmpty();
-      return expected
-          ? List.of(
-              new Finding(
-                  new OfBarcode.BarcodeMissing(s.wrap().house().name(), noIsbn, true),
-                  Finding.Severity.MEND,
-                  Optional.of(area),
-                  Optional.empty(),
-                  noIsbn ? List.of() : List.of(new Remedy.PlaceBarcode())))
-          : List.of();
-    }
-    return codes.stream()
-        .filter(c -> !area.contains(c.extent(), Tolerance.OF_PLACE))
+    boolean noIsbn = s.book().isbn().isEmpty();
+    return s.wrap().zone(Zone.Kind.BARCODE, PanelKind.BACK).stream()
         .map(
-            c ->
-                Finding.ofPiece(
-                    new OfBarcode.BarcodeOutOfArea(c.extent().size(), area.size()),
-                    Finding.Severity.LOOK,
-                    c,
-                    c.extent(),
-                    new Remedy.PlaceBarcode()))
+            zone ->
+                new Finding(
+                    new OfBarcode.BarcodeMissing(s.wrap().house().name(), noIsbn, true),
+                    Finding.Severity.MEND,
+                    Optional.of(zone.box()),
+                    Optional.empty(),
+                    noIsbn ? List.of() : List.of(new Remedy.PlaceBarcode())))
         .toList();
+  }
+
+  /** Whether it is a barcode, or a page on which one was read back. */
+  private static boolean isBarred(Laid l) {
+    return l instanceof Laid.Barcode
+        || l instanceof Laid.Page p && p.on().stream().anyMatch(Laid.Barcode.class::isInstance);
   }
 }

@@ -3,6 +3,7 @@ package app.reglet.core.check;
 import app.reglet.core.wrap.FilePage;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** One thing that is checked. */
 public interface Check {
@@ -29,6 +30,8 @@ public interface Check {
         new TitleAsListed(),
         new BarcodeAreaClear(),
         new BarcodePresent(),
+        new BarcodeInArea(),
+        new BarcodeSaysIsbn(),
         new BarcodeReadable(),
         new BleedReached(),
         new LinesThick(),
@@ -48,6 +51,8 @@ public interface Check {
         new WordsFitBox(),
         new WordsHaveGlyphs(),
         new FactsStated(),
+        new TypeLargeEnough(),
+        new TypeInOneBlack(),
         new BleedReached(),
         new LinesThick(),
         new PictureFineEnough(),
@@ -56,38 +61,26 @@ public interface Check {
         new OnPages());
   }
 
-  /** The checks of what is drawn on a page that somebody made, wherever it was made. */
-  static List<Check> ofFiles() {
-    return List.of(
-        new SpineTypeAllowed(),
-        new SpineTypeFitsBand(),
-        new SpineTypeLargeEnough(),
-        new SpineTypeRuns(),
-        new WordsAcrossFold(),
-        new WordsInsideSafe(),
-        new TypeLargeEnough(),
-        new TypeInOneBlack(),
-        new BarcodeAreaClear(),
-        new BarcodeReadable(),
-        new BarcodeSaysIsbn(),
-        new TitleReadSmall(),
-        new TitleAsListed(),
-        new LinesThick(),
-        new PictureFineEnough(),
-        new PictureUnspoilt());
+  /** Of these checks those that can be made of a page that somebody drew, wherever it was drawn. */
+  private static List<Check> ofFiles(List<Check> all) {
+    Set<Class<?>> ofPieces =
+        Set.of(
+            WordsFitBox.class,
+            WordsHaveGlyphs.class,
+            FactsStated.class,
+            FamiliesFew.class,
+            FormsThere.class,
+            BarcodePresent.class,
+            BleedReached.class,
+            PicturesLicensed.class,
+            PageBringsFonts.class,
+            OnPages.class);
+    return all.stream().filter(c -> !ofPieces.contains(c.getClass())).toList();
   }
 
-  /** The same of the inside: nothing there is read off a shelf or scanned. */
-  static List<Check> ofFilesInside() {
-    return List.of(
-        new GlueKeptFree(),
-        new WordsAcrossFold(),
-        new WordsInsideSafe(),
-        new TypeLargeEnough(),
-        new TypeInOneBlack(),
-        new LinesThick(),
-        new PictureFineEnough(),
-        new PictureUnspoilt());
+  /** Every check of a page of a file that is meant for a side of the sheet. */
+  static List<Check> ofFile(FilePage page) {
+    return ofFiles(page == FilePage.INSIDE ? ofInside() : all());
   }
 
   /** Runs every check, those of what the house offers first. */

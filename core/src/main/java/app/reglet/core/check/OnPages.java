@@ -1,6 +1,5 @@
 package app.reglet.core.check;
 
-import app.reglet.core.wrap.FilePage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,8 +24,7 @@ public final class OnPages implements Check {
   private static List<Finding> of(Laid.Page page, Subject s) {
     Subject drawn = new Subject(s.wrap(), s.book(), page.on());
     List<Finding> found = new ArrayList<>();
-    for (Check check :
-        s.wrap().page() == FilePage.INSIDE ? Check.ofFilesInside() : Check.ofFiles()) {
+    for (Check check : Check.ofFile(s.wrap().page())) {
       found.addAll(check.find(drawn));
     }
     found.addAll(WordsStandOut.find(page.on(), page.seen()));

@@ -85,16 +85,34 @@ record PageOnSheet(AffineTransform fromPage, Rectangle2D seen, AffineTransform t
   }
 
   @Override
-  public double larger() {
-    AffineTransform whole = new AffineTransform(toSheet);
-    whole.concatenate(fromPage);
-    return Math.sqrt(Math.abs(whole.getDeterminant()));
+  public double most() {
+    return Math.max(across(), down());
+  }
+
+  @Override
+  public double least() {
+    return Math.min(across(), down());
+  }
+
+  private double across() {
+    AffineTransform t = whole();
+    return Math.hypot(t.getScaleX(), t.getShearY());
+  }
+
+  private double down() {
+    AffineTransform t = whole();
+    return Math.hypot(t.getShearX(), t.getScaleY());
   }
 
   @Override
   public double turned() {
+    AffineTransform t = whole();
+    return Math.toDegrees(Math.atan2(t.getShearY(), t.getScaleX()));
+  }
+
+  private AffineTransform whole() {
     AffineTransform whole = new AffineTransform(toSheet);
     whole.concatenate(fromPage);
-    return Math.toDegrees(Math.atan2(whole.getShearY(), whole.getScaleX()));
+    return whole;
   }
 }

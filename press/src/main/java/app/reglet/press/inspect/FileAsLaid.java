@@ -130,7 +130,7 @@ public final class FileAsLaid {
                         Outline.of(place),
                         // a pixel more or less is what its size was rounded to
                         p.ppi()
-                            / on.larger()
+                            / on.most()
                             * (1 + 1.0 / Math.max(1, Math.min(p.width(), p.height()))),
                         "",
                         p.quality())));
@@ -157,7 +157,7 @@ public final class FileAsLaid {
                         "barcode",
                         naming.apply("Barcode"),
                         Outline.of(place),
-                        c.module() * on.larger() / IsbnBarcode.X,
+                        c.module() * on.least() / IsbnBarcode.X,
                         c.reflected(),
                         c.number())));
   }
@@ -171,7 +171,7 @@ public final class FileAsLaid {
                         "line-" + n,
                         naming.apply((l.points() == 0 ? "Hairline " : "Line ") + n),
                         Outline.of(place),
-                        Length.nearMm(Math.max(l.points() * on.larger(), 0.01) * MM_PER_POINT),
+                        Length.nearMm(Math.max(l.points() * on.least(), 0.01) * MM_PER_POINT),
                         true)));
   }
 
@@ -262,7 +262,7 @@ public final class FileAsLaid {
             name,
             Outline.of(ink),
             Outline.of(ink),
-            Length.nearMm(b.first.size() * on.larger() * MM_PER_POINT),
+            Length.nearMm(b.first.size() * on.least() * MM_PER_POINT),
             false,
             "",
             new Laid.Face(

@@ -24,7 +24,7 @@ public final class FileTold {
   /** A thing that is told, and what of it. */
   public record Line(String label, String text) {}
 
-  /** A page of a PDF in its own size. */
+  /** What a page of a PDF is made of, in its own size. */
   public static List<Line> of(PdfPage page) {
     List<Line> lines = new ArrayList<>();
     lines.add(
@@ -44,12 +44,17 @@ public final class FileTold {
                   .collect(Collectors.joining(", "))));
     }
     if (page.annotations() > 0) {
-      lines.add(new Line("Not laid", page.annotations() + " annotations on the page"));
+      lines.add(
+          new Line(
+              "Not laid",
+              page.annotations() == 1
+                  ? "one annotation on the page"
+                  : page.annotations() + " annotations on the page"));
     }
     return lines;
   }
 
-  /** A picture. */
+  /** What a file that is one picture is made of. */
   public static List<Line> of(Picture picture) {
     List<Line> lines = new ArrayList<>();
     lines.add(new Line("Pixels", picture.width() + " × " + picture.height()));
@@ -91,18 +96,18 @@ public final class FileTold {
     return f.name() + (f.embedded() ? "" : " (not in the file)");
   }
 
-  /** In what colours a page is painted, and what becomes of them on a press. */
+  /** In what colours a page is painted. */
   public static String colours(PdfPage page) {
     List<String> told = new ArrayList<>();
     List<String> spaces = page.content().spaces();
     tell(told, "for a screen", spaces, SCREEN);
-    tell(told, "inks, kept as they are", spaces, INKS);
-    tell(told, "gray, in black alone", spaces, GRAY);
+    tell(told, "inks", spaces, INKS);
+    tell(told, "gray", spaces, GRAY);
     List<String> spots = page.content().spots();
     if (!spots.isEmpty()) {
-      told.add(String.join(" and ", spots) + ", printed with the four inks");
+      told.add("beside the four inks " + String.join(", ", spots));
     }
-    return told.isEmpty() ? "black alone" : String.join("; ", told);
+    return told.isEmpty() ? "nothing is painted on it" : String.join("; ", told);
   }
 
   private static void tell(List<String> told, String what, List<String> spaces, Set<String> kind) {

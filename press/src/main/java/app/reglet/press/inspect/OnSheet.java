@@ -13,8 +13,11 @@ public interface OnSheet {
    */
   Optional<Box> on(Rect onPage);
 
-  /** How many times as large it is there as on the page. */
-  double larger();
+  /** How many times as large it is there as on the page, the way in which it grows most. */
+  double most();
+
+  /** The same the way in which it grows least. */
+  double least();
 
   /** How far it is turned there, degrees clockwise. */
   double turned();

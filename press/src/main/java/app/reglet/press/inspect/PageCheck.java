@@ -1,12 +1,10 @@
 package app.reglet.press.inspect;
 
-import app.reglet.core.check.BarcodePresent;
 import app.reglet.core.check.Check;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Finding.Severity;
 import app.reglet.core.check.Found;
 import app.reglet.core.check.Laid;
-import app.reglet.core.check.OfBarcode;
 import app.reglet.core.check.OfFile;
 import app.reglet.core.check.Subject;
 import app.reglet.core.check.WordsStandOut;
@@ -59,8 +57,7 @@ final class PageCheck {
     FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
     List<Laid> laid = pieces.laid();
     Subject subject = new Subject(on.meant(), wanted.book(), laid);
-    for (Check check :
-        on.meant().page() == FilePage.INSIDE ? Check.ofFilesInside() : Check.ofFiles()) {
+    for (Check check : Check.ofFile(on.meant().page())) {
       for (Finding f : check.find(subject)) {
         // a shadow or a sky that is smooth wants no pixels
         boolean smooth =
@@ -87,17 +84,8 @@ final class PageCheck {
           if (on.meant().page() != FilePage.INSIDE) {
             p.offSpine().ifPresent(found::add);
             barcode(p);
-            place(subject);
           }
         });
-  }
-
-  /** Whether the barcode that was read lies in its area; that none was is told otherwise. */
-  private void place(Subject subject) {
-    new BarcodePresent()
-        .find(subject).stream()
-            .filter(f -> f.found() instanceof OfBarcode.BarcodeOutOfArea)
-            .forEach(found::add);
   }
 
   /** Whether a place, which may have no height or no width, lies off the sheet. */

@@ -72,7 +72,12 @@ public record Registered(Wrap meant, Rect page, Rect seen) implements OnSheet {
   }
 
   @Override
-  public double larger() {
+  public double most() {
+    return 1;
+  }
+
+  @Override
+  public double least() {
     return 1;
   }
 

@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.Deque;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
@@ -53,6 +54,7 @@ final class InkResources {
 
   private final DefaultResourceCache cache = new Kept();
   private final Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+  private final Map<COSBase, COSBase> known = new IdentityHashMap<>();
   private final PixelInks screen;
   private final boolean black;
   private final Budget budget;
@@ -63,7 +65,7 @@ final class InkResources {
 
   /** One that forgets no space: what it holds has no other place. */
   private static final class Kept extends DefaultResourceCache {
-    private final java.util.Map<COSObject, PDColorSpace> spaces = new IdentityHashMap<>();
+    private final Map<COSObject, PDColorSpace> spaces = new IdentityHashMap<>();
 
     @Override
     public PDColorSpace getColorSpace(COSObject indirect) {
@@ -194,7 +196,11 @@ final class InkResources {
 
   /** A shading reads its space from the file itself, so it gets one that PDF knows. */
   private void shading(COSDictionary d) throws IOException {
-    d.setItem(COSName.COLORSPACE, known(d.getDictionaryObject(COSName.COLORSPACE), 0));
+    COSBase space = d.getDictionaryObject(COSName.COLORSPACE);
+    if (!known.containsKey(space)) {
+      known.put(space, known(space, 0));
+    }
+    d.setItem(COSName.COLORSPACE, known.get(space));
   }
 
   private COSBase known(COSBase space, int depth) throws IOException {

@@ -9,6 +9,7 @@ import app.reglet.core.check.BarcodePresent;
 import app.reglet.core.check.Finding;
 import app.reglet.core.check.Found;
 import app.reglet.core.check.Laid;
+import app.reglet.core.check.OfBarcode;
 import app.reglet.core.check.OfDrawing;
 import app.reglet.core.check.OfFile;
 import app.reglet.core.check.OfWords;
@@ -96,6 +97,16 @@ public class PlacedPageInksTest {
         id, id, Anchors.hung(Region.SHEET, Span.Hold.START, Span.Hold.START, box, WRAP), content);
   }
 
+  private static Artwork composed(Pictures files, List<Piece> pieces) {
+    return new Composer(Specimen.TYPEFACES)
+        .compose(
+            new Design(
+                Map.of(), new Composition(Ground.plain(Colour.WHITE), pieces), Composition.BLANK),
+            WRAP,
+            Specimen.BOOK,
+            files);
+  }
+
   private static Artwork laid(HandPdf pdf, Box box, Piece... beside) throws IOException {
     return laid(Kept.of(pdf), box, beside);
   }
@@ -103,13 +114,7 @@ public class PlacedPageInksTest {
   private static Artwork laid(Kept kept, Box box, Piece... beside) {
     List<Piece> all = new java.util.ArrayList<>(List.of(beside));
     all.add(piece("page", box, new Content.Page("cd".repeat(32), 1)));
-    return new Composer(Specimen.TYPEFACES)
-        .compose(
-            new Design(
-                Map.of(), new Composition(Ground.plain(Colour.WHITE), all), Composition.BLANK),
-            WRAP,
-            Specimen.BOOK,
-            kept);
+    return composed(kept, all);
   }
 
   private static String square(int n, String paint) {
@@ -263,16 +268,7 @@ public class PlacedPageInksTest {
             "right",
             new Box(mm(AT + 30), mm(AT), mm(25), mm(50)),
             new Content.Cutting(sha, 1, 0.5, 0, 1, 1));
-    Artwork art =
-        new Composer(Specimen.TYPEFACES)
-            .compose(
-                new Design(
-                    Map.of(),
-                    new Composition(Ground.plain(Colour.WHITE), List.of(left, right)),
-                    Composition.BLANK),
-                WRAP,
-                Specimen.BOOK,
-                Kept.of(pdf));
+    Artwork art = composed(Kept.of(pdf), List.of(left, right));
     assertThat(new PageBringsFonts().find(new Subject(WRAP, Specimen.BOOK, art.laid())))
         .as("one file lacks its font once")
         .hasSize(1);
@@ -308,25 +304,17 @@ public class PlacedPageInksTest {
     pdf.page("/MediaBox [0 0 100 100]", "", "0.6 0.1 0 0 k 0 0 100 100 re f\n");
     double meet = AT + 12.513;
     Artwork art =
-        new Composer(Specimen.TYPEFACES)
-            .compose(
-                new Design(
-                    Map.of(),
-                    new Composition(
-                        Ground.plain(Colour.WHITE),
-                        List.of(
-                            piece(
-                                "left",
-                                new Box(mm(AT), mm(AT), mm(meet - AT), mm(10)),
-                                new Content.Cutting(sha, 1, 0, 0, 0.4, 0.3)),
-                            piece(
-                                "right",
-                                new Box(mm(meet), mm(AT), mm(20), mm(10)),
-                                new Content.Cutting(sha, 1, 0.4, 0, 1, 0.3)))),
-                    Composition.BLANK),
-                WRAP,
-                Specimen.BOOK,
-                Kept.of(pdf));
+        composed(
+            Kept.of(pdf),
+            List.of(
+                piece(
+                    "left",
+                    new Box(mm(AT), mm(AT), mm(meet - AT), mm(10)),
+                    new Content.Cutting(sha, 1, 0, 0, 0.4, 0.3)),
+                piece(
+                    "right",
+                    new Box(mm(meet), mm(AT), mm(20), mm(10)),
+                    new Content.Cutting(sha, 1, 0.4, 0, 1, 0.3))));
     int ppi = 600;
     for (Standard standard : List.of(Standard.X4, Standard.X1A)) {
       Raster plates =
@@ -351,6 +339,21 @@ public class PlacedPageInksTest {
         .toList();
   }
 
+  /** Drawn out to twice its height alone: a picture is as coarse as it is that way. */
+  @Test
+  public void aPartThatIsDrawnOutIsAsCoarseAsItIsTheWayItGrewMost() throws IOException {
+    double mm = MM_PER_INCH / 72;
+    Box box = new Box(mm(AT), mm(AT), mm(300 * mm), mm(400 * mm));
+    Artwork art =
+        composed(
+            Kept.of(spoiled()),
+            List.of(piece("page", box, new Content.Cutting("cd".repeat(32), 1, 0, 0, 1, 1))));
+    List<Finding> found = found(art);
+    assertThat(only(found, Found.PictureTooCoarse.class).ppi()).isBetween(17.0, 20.0);
+    assertThat(only(found, OfDrawing.LineThin.class).width().toMm())
+        .isCloseTo(0.1 * mm, within(0.002));
+  }
+
   /** A page turned by a quarter, as on a spine: its level words run downwards there. */
   @Test
   public void wordsOnAPageThatIsTurnedRunAsTheyAreTurned() throws IOException {
@@ -361,16 +364,7 @@ public class PlacedPageInksTest {
             new Content.Page("cd".repeat(32), 1));
     Piece turned =
         level.withPlacement(new Placement(level.placement().anchors(), 90, Placement.Flip.NONE));
-    Artwork art =
-        new Composer(Specimen.TYPEFACES)
-            .compose(
-                new Design(
-                    Map.of(),
-                    new Composition(Ground.plain(Colour.WHITE), List.of(turned)),
-                    Composition.BLANK),
-                WRAP,
-                Specimen.BOOK,
-                Kept.of(spoiled()));
+    Artwork art = composed(Kept.of(spoiled()), List.of(turned));
     List<Laid.Words> words =
         art.laid().stream()
             .filter(Laid.Page.class::isInstance)
@@ -412,25 +406,19 @@ public class PlacedPageInksTest {
   @Test
   public void aBarcodeOnALaidFileIsReadBackAndMustSayTheBooksNumber() throws IOException {
     Artwork barred =
-        new Composer(Specimen.TYPEFACES)
-            .compose(
-                new Design(
-                    Map.of(),
-                    new Composition(
-                        Ground.plain(Colour.WHITE),
-                        List.of(
-                            piece(
-                                "bars",
-                                WRAP.box(Region.BARCODE).orElseThrow(),
-                                new Content.Barcode()))),
-                    Composition.BLANK),
-                WRAP,
-                Specimen.BOOK,
-                sha -> Optional.empty());
+        composed(
+            sha -> Optional.empty(),
+            List.of(piece("bars", WRAP.box(Region.BARCODE).orElseThrow(), new Content.Barcode())));
     Path file = PressFiles.make(barred, PressFiles.making(PressFiles.rules(Standard.PLAIN, 300)));
     Artwork art = laid(Kept.of(file), WRAP.sheetBox());
     assertThat(new BarcodePresent().find(new Subject(WRAP, Specimen.BOOK, art.laid()))).isEmpty();
     assertThat(found(art)).noneMatch(f -> f.code().startsWith("barcode"));
+    // a centimetre and a half higher it stands beside the area that the house keeps for it
+    Box sheet = WRAP.sheetBox();
+    Box higher = new Box(sheet.x(), mm(-15), sheet.width(), sheet.height());
+    Artwork off = laid(Kept.of(file), higher);
+    assertThat(new BarcodePresent().find(new Subject(WRAP, Specimen.BOOK, off.laid()))).isEmpty();
+    only(found(off), OfBarcode.BarcodeOutOfArea.class);
     Book other =
         new Book("Other", "", "", "", "", Optional.of(Isbn.parse("978-1-86197-271-2")), "");
     List<Finding> told = new OnPages().find(new Subject(WRAP, other, art.laid()));

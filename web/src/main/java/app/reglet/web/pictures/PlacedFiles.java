@@ -41,7 +41,7 @@ public class PlacedFiles implements Pictures {
   private static final long MOST_PDF = 60_000_000;
   private static final int LONGEST_NAME = 255;
 
-  /** What the column holds. */
+  /** Characters that the column for what is noted of a file holds. */
   private static final int MOST_FACTS = 1_000_000;
 
   private static final JsonMapper JSON = JsonMapper.builder().build();

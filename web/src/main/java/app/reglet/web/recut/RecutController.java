@@ -111,8 +111,7 @@ public class RecutController {
         model.addAttribute("version", Fronts.key(cover.edition()));
         model.addAttribute("file", files.told(asked.sha(), asked.number()));
         Cover laid = covers.of(cover, files.laid(cover, result));
-        model.addAttribute(
-            "found", laid.findings().stream().map(f -> f.sentence(paper(cover))).toList());
+        model.addAttribute("found", laid.findings());
       } catch (Refusal r) {
         model.addAttribute("refused", r.getMessage());
       }
