@@ -54,7 +54,7 @@ public class ChecksTest {
 
   private static final Laid.Said SAID = new Laid.Said("Words", null, 1);
 
-  private static Laid.Words words(Box ink, String pt) {
+  static Laid.Words words(Box ink, String pt) {
     return new Laid.Words(
         "w",
         "Title",

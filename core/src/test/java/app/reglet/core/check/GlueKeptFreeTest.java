@@ -76,4 +76,26 @@ public class GlueKeptFreeTest {
                     new Subject(wrap, BOOK, List.of(new Laid.Area("a", "A", Outline.of(beside))))))
         .isEmpty();
   }
+
+  /** What is too small to print is so on either side of the sheet, for a bench as for a file. */
+  @Test
+  public void typeTooSmallIsToldInsideOfPiecesAsOfFiles() {
+    Wrap wrap = inside();
+    Laid.Words tiny = ChecksTest.words(in(wrap, "20", "20"), "2");
+    Subject subject = new Subject(wrap, BOOK, List.of(tiny));
+    assertThat(Check.run(subject)).extracting(Finding::code).contains("type-small");
+    assertThat(
+            Check.ofFile(wrap.page()).stream()
+                .flatMap(c -> c.find(subject).stream())
+                .map(Finding::code))
+        .contains("type-small");
+  }
+
+  private static Box in(Wrap wrap, String across, String down) {
+    return new Box(
+        wrap.trimmed().left().plus(Length.mm(across)),
+        wrap.trimmed().top().plus(Length.mm(down)),
+        Length.mm("30"),
+        Length.mm("2"));
+  }
 }
