@@ -15,6 +15,7 @@ import java.io.InputStream;
 import java.net.URI;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -153,5 +154,17 @@ public class RecutPageTest {
     var page = web.get(taken.location().replaceAll("^https?://[^/]*", ""));
     assertThat(page.status()).isEqualTo(200);
     assertThat(page.body()).contains("Helvetica (not in the file)").contains("recut-found");
+    Matcher file = Pattern.compile("file=([0-9a-f]{64})").matcher(taken.location());
+    assertThat(file.find()).isTrue();
+    var laid = web.post(at, Map.of("base", "0", "file", file.group(1), "page", "1", "bled", "yes"));
+    assertThat(laid.location()).endsWith("/bench");
+    // its letters can't stay letters in the press file, and that is said where it is made
+    for (String standard : List.of("", "x4")) {
+      assertThat(web.get("/editions/" + desk.id() + "/dispatch/plan?standard=" + standard).body())
+          .contains("A page of a PDF becomes a picture of up to 600 ppi in this file")
+          .contains("it has a font that is not in the file.");
+    }
+    assertThat(web.get("/editions/" + desk.id() + "/dispatch/plan?ppi=300").body())
+        .doesNotContain("A page of a PDF becomes");
   }
 }

@@ -106,7 +106,7 @@ public final class Flattening {
       List<Layer> made = Layers.laid(page, own);
       page.addAll(made);
       boolean live = !all && !multiplies(mark);
-      if (live || own.stream().allMatch(Layer::opaque) || isPattern(mark)) {
+      if (live || own.stream().allMatch(Layer::opaque) || isPainted(mark)) {
         out.add(mark);
       } else {
         List<Mark> flat = made.stream().map(this::drawn).toList();
@@ -119,10 +119,15 @@ public final class Flattening {
     return out;
   }
 
-  /** A pattern of opaque marks is painted as it is, though paper shows between them. */
-  private boolean isPattern(Mark mark) {
-    return mark instanceof Mark.Tiled t
-        && layers.of(t.motif(), new AffineTransform(), List.of()).stream().allMatch(Layer::opaque);
+  /**
+   * A pattern of opaque marks is painted as it is, though paper shows between them, and so is a
+   * placed page, which is none where something shows through it.
+   */
+  private boolean isPainted(Mark mark) {
+    return mark instanceof Mark.Page
+        || mark instanceof Mark.Tiled t
+            && layers.of(t.motif(), new AffineTransform(), List.of()).stream()
+                .allMatch(Layer::opaque);
   }
 
   /** Letters that became part of pixels, to be found and copied still. */

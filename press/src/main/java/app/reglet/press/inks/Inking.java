@@ -10,19 +10,21 @@ import app.reglet.press.art.Fill;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pen;
 import app.reglet.press.art.Pixels;
+import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.colour.PressInks;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
  * A cover's marks with every colour as inks: of letters and lines, areas and grounds as {@link
  * PressInks} has them. Gradients are given in so many steps that they run as on a screen. Pixels
  * stay in sRGB, no finer than they may be; placed pages, whose colours are their own, become
- * pixels.
+ * pixels, unless they can be given in inks as they are.
  */
 public final class Inking {
   /** Steps between two colours of a gradient. */
@@ -37,14 +39,25 @@ public final class Inking {
 
   private final PressInks inks;
   private final Coarser coarser;
+  private final Predicate<PlacedPage> stays;
 
   /**
    * @param mostPpi pictures finer than this at printed size are made coarser; 0 for none
    * @param wantedPpi what they become
    */
   public Inking(PressInks inks, int mostPpi, int wantedPpi) {
+    this(inks, mostPpi, wantedPpi, p -> false);
+  }
+
+  /**
+   * @param mostPpi pictures finer than this at printed size are made coarser; 0 for none
+   * @param wantedPpi what they become
+   * @param stays placed pages that whoever writes the marks gives in inks himself
+   */
+  public Inking(PressInks inks, int mostPpi, int wantedPpi, Predicate<PlacedPage> stays) {
     this.inks = inks;
     this.coarser = new Coarser(mostPpi, wantedPpi);
+    this.stays = stays;
   }
 
   /** The marks in inks. */
@@ -83,6 +96,9 @@ public final class Inking {
       return new Mark.Image(coarser.pixels(i, toSheet), i.place());
     }
     if (mark instanceof Mark.Page p) {
+      if (stays.test(p.page())) {
+        return p;
+      }
       Rect box = seen(p, seen);
       return box.width() <= 0 || box.height() <= 0
           ? new Mark.Group("", Effects.NONE, List.of())

@@ -114,6 +114,10 @@ final class Layers {
       return List.of(
           Layer.of(with(clips, moved(t, quad(i.place()))), placed(t, i), isOpaque(i.pixels())));
     }
+    if (mark instanceof Mark.Page p) {
+      return List.of(
+          Layer.of(with(clips, moved(t, quad(p.place()))), placed(t, p), p.page().opaque()));
+    }
     if (mark instanceof Mark.Tiled tiled) {
       return List.of(Layer.of(with(clips, moved(t, tiled.area())), placed(t, tiled), false));
     }

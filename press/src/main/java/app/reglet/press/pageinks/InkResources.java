@@ -19,8 +19,8 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.cos.COSString;
-import org.apache.pdfbox.pdmodel.DefaultResourceCache;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceCMYK;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
@@ -52,7 +52,7 @@ final class InkResources {
   private static final COSName DEFAULT_RGB = COSName.getPDFName("DefaultRGB");
   private static final COSName DEFAULT_CMYK = COSName.getPDFName("DefaultCMYK");
 
-  private final DefaultResourceCache cache = new Kept();
+  private final KeptSpaces cache = new KeptSpaces();
   private final Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
   private final Map<COSBase, COSBase> known = new IdentityHashMap<>();
   private final PixelInks screen;
@@ -62,21 +62,6 @@ final class InkResources {
   private final COSObject gray;
   private final COSObject rgb;
   private final COSObject cmyk;
-
-  /** One that forgets no space: what it holds has no other place. */
-  private static final class Kept extends DefaultResourceCache {
-    private final Map<COSObject, PDColorSpace> spaces = new IdentityHashMap<>();
-
-    @Override
-    public PDColorSpace getColorSpace(COSObject indirect) {
-      return spaces.get(indirect);
-    }
-
-    @Override
-    public void put(COSObject indirect, PDColorSpace space) {
-      spaces.put(indirect, space);
-    }
-  }
 
   private InkResources(PixelInks screen, boolean black, Budget budget) throws IOException {
     this.screen = screen;
@@ -299,7 +284,7 @@ final class InkResources {
       budget.object();
       COSBase space = all.getDictionaryObject(name);
       if (space != null) {
-        changed.setItem(name, stand(space, 8));
+        changed.setItem(name, stand(space, resources));
       }
     }
     changed.setItem(DEFAULT_GRAY, gray);
@@ -312,18 +297,34 @@ final class InkResources {
     if (space instanceof COSString || COSName.PATTERN.equals(space)) {
       return space;
     }
-    if (space instanceof COSArray a && a.size() > 0 && COSName.PATTERN.equals(a.getObject(0))) {
-      if (a.size() > 1) { // uncoloured tiles are painted in the space below
-        COSArray copy = new COSArray(a.toList());
-        copy.set(1, stand(a.getObject(1), bits));
-        return copy;
-      }
-      return space;
-    }
     try {
       return standing(PDColorSpace.create(space), bits);
     } catch (IOException | RuntimeException e) {
       return space; // a broken one is drawn as the renderer does
     }
+  }
+
+  /** A space that a stream names: the colour of tiles that have none is in the space below. */
+  private COSBase stand(COSBase space, COSDictionary resources) throws IOException {
+    if (!(space instanceof COSArray a)
+        || a.size() == 0
+        || !COSName.PATTERN.equals(a.getObject(0))) {
+      return stand(space, 8);
+    }
+    if (a.size() == 1) {
+      return space;
+    }
+    PDColorSpace below;
+    try {
+      below = PDColorSpace.create(a.getObject(1));
+    } catch (IOException | RuntimeException e) {
+      return space; // a broken one is drawn as the renderer does
+    }
+    COSObject object = new COSObject(a);
+    cache.put(
+        object,
+        new PDPattern(
+            new PDResources(resources, cache), new InkSpace(below, screen, black, 8, null)));
+    return object;
   }
 }

@@ -16,6 +16,7 @@ import java.awt.image.BufferedImage;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,6 +74,24 @@ final class InkImages implements ImageObjects {
       kept.put(key, image);
     }
     return image;
+  }
+
+  /**
+   * Pixels of a placed page's picture, as an image object without a mask.
+   *
+   * @param packed four bytes a pixel: cyan, magenta, yellow, black
+   * @param photo whether it was packed with loss before
+   */
+  COSStream packed(int w, int h, byte[] packed, boolean photo) throws IOException {
+    if (photo && (long) w * h >= LEAST_PACKED) {
+      return jpeg(w, h, (y, n) -> StripJpeg.inks(rows(packed, w, y, n), w)).getCOSObject();
+    }
+    return FlatePixels.inked(document, w, h, h, true, (y, n) -> new InkPixels(w, n, packed, null))
+        .getCOSObject();
+  }
+
+  private static byte[] rows(byte[] inks, int w, int y, int n) {
+    return Arrays.copyOfRange(inks, 4 * w * y, 4 * w * (y + n));
   }
 
   private PDImageXObject jpeg(int w, int h, StripJpeg.Strips strips) throws IOException {

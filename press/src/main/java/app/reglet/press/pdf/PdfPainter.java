@@ -1,6 +1,7 @@
 package app.reglet.press.pdf;
 
 import app.reglet.core.design.Appearance;
+import app.reglet.core.design.Colour;
 import app.reglet.press.art.Effects;
 import app.reglet.press.art.Fill;
 import app.reglet.press.art.Labels;
@@ -202,9 +203,25 @@ final class PdfPainter implements Painter {
     place.scale(1 / upright.getWidth(), 1 / upright.getHeight());
     place.translate(-upright.getX(), -upright.getY());
     op().op("q");
+    asAtTheBeginning();
     op().matrix("cm", place);
     op().op("Do", resources().add(form));
     op().op("Q");
+  }
+
+  /** What a page takes for granted that sets none of it (ISO 32000-1, table 52). */
+  private void asAtTheBeginning() {
+    Colour.Solid black =
+        COSName.DEVICECMYK.equals(parts.mixedIn())
+            ? new Colour.Cmyk(0, 0, 0, 100)
+            : new Colour.Gray(100);
+    Inks.colour(op(), resources(), black, false);
+    Inks.colour(op(), resources(), black, true);
+    op().op("w", Operators.number(1));
+    op().op("J", Operators.number(0));
+    op().op("j", Operators.number(0));
+    op().op("M", Operators.number(10));
+    op().op("d", Operators.numbers(), Operators.number(0));
   }
 
   /** The motif is one form, shown at every place. */

@@ -34,6 +34,7 @@ final class PdfParts implements AutoCloseable {
   private final ImageObjects images;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, PDFormXObject> pages = new HashMap<>();
+  private final LaidForms laid;
 
   /**
    * @param rgb what RGB without a profile means; null where that is not said
@@ -43,15 +44,16 @@ final class PdfParts implements AutoCloseable {
   }
 
   PdfParts(PDDocument document, PDColorSpace rgb, Progress progress) {
-    this(document, rgb, new Images(document, progress));
+    this(document, rgb, new Images(document, progress), null);
   }
 
   /** A document in inks. */
-  static PdfParts inInks(PDDocument document, ImageObjects images) {
-    return new PdfParts(document, null, images);
+  static PdfParts inInks(PDDocument document, PressMaking making, InkImages images) {
+    return new PdfParts(document, null, images, new LaidForms(document, making, images::packed));
   }
 
-  private PdfParts(PDDocument document, PDColorSpace rgb, ImageObjects images) {
+  private PdfParts(PDDocument document, PDColorSpace rgb, ImageObjects images, LaidForms laid) {
+    this.laid = laid;
     this.document = document;
     this.rgb = rgb;
     this.fonts = new Fonts(document);
@@ -109,8 +111,16 @@ final class PdfParts implements AutoCloseable {
     }
   }
 
+  /** Whether a page of another document can be a form of this one. */
+  boolean stays(PlacedPage placed) {
+    return laid == null || laid.of(placed).isPresent();
+  }
+
   /** A page of another document as a form, its fonts and pictures as they are. */
   PDFormXObject page(PlacedPage placed) {
+    if (laid != null) {
+      return laid.of(placed).orElseThrow();
+    }
     return pages.computeIfAbsent(
         placed.sha() + " " + placed.page(),
         k -> {
@@ -197,6 +207,9 @@ final class PdfParts implements AutoCloseable {
   public void close() throws IOException {
     for (PDDocument source : sources.values()) {
       source.close();
+    }
+    if (laid != null) {
+      laid.close();
     }
   }
 }

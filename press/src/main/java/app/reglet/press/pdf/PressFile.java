@@ -7,6 +7,7 @@ import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.art.Mark;
+import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import java.awt.geom.AffineTransform;
 import java.io.ByteArrayInputStream;
@@ -17,7 +18,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.zip.CRC32;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
@@ -207,13 +210,14 @@ public final class PressFile {
       CRC32 seed = new CRC32();
       PressMarks marks = new PressMarks(making);
       List<List<Mark>> ready = new ArrayList<>();
-      for (Leaf each : leaves) {
-        List<Mark> all = new ArrayList<>(marks.of(each.artwork().marks(), each.place()));
-        progress.expect(Weight.of(all, making.isInks()).pixels());
-        all.addAll(each.marks());
-        ready.add(all);
-      }
       try (PdfParts parts = parts(document, making, marks, described, progress)) {
+        for (Leaf each : leaves) {
+          List<Mark> all =
+              new ArrayList<>(marks.of(each.artwork().marks(), each.place(), parts::stays));
+          progress.expect(Weight.of(all, making.isInks()).pixels());
+          all.addAll(each.marks());
+          ready.add(all);
+        }
         for (int i = 0; i < leaves.size(); i++) {
           Leaf each = leaves.get(i);
           PDPage page = each.page();
@@ -248,9 +252,48 @@ public final class PressFile {
   public static Weight weight(List<Page> pages, PressMaking making) {
     PressMarks marks = new PressMarks(making);
     return pages.stream()
-        .map(p -> Weight.of(marks.of(p.artwork().marks(), p.wrap().place()), making.isInks()))
+        .map(
+            p ->
+                Weight.of(
+                    marks.of(
+                        p.artwork().marks(),
+                        p.wrap().place(),
+                        placed -> LaidForms.hindered(placed, making).isEmpty()),
+                    making.isInks()))
         .reduce(Weight::and)
         .orElseThrow();
+  }
+
+  /**
+   * What placed pages have for which they become pixels in a file, letters and all: a page that is
+   * nothing but pixels is not counted.
+   *
+   * @return each reason once, as "a page has ..." goes on; empty where all of them stay what they
+   *     are
+   */
+  public static List<String> hindrances(List<Page> pages, PressMaking making) {
+    if (making.rules().asPicture() > 0) {
+      return List.of();
+    }
+    Set<PlacedPage> placed = new LinkedHashSet<>();
+    pages.forEach(p -> placed(p.artwork().marks(), placed));
+    return placed.stream()
+        .filter(p -> p.pixels() == 0)
+        .flatMap(p -> LaidForms.hindered(p, making).stream())
+        .distinct()
+        .toList();
+  }
+
+  private static void placed(List<? extends Mark> marks, Set<PlacedPage> found) {
+    for (Mark mark : marks) {
+      if (mark instanceof Mark.Page p) {
+        found.add(p.page());
+      } else if (mark instanceof Mark.Group g) {
+        placed(g.marks(), found);
+      } else if (mark instanceof Mark.Tiled t) {
+        placed(t.motif(), found);
+      }
+    }
   }
 
   private static PdfParts parts(
@@ -263,6 +306,7 @@ public final class PressFile {
     return making.isInks()
         ? PdfParts.inInks(
             document,
+            making,
             new InkImages(document, making.inks(), marks.pixels(), making.quality(), progress))
         : new PdfParts(document, described.srgb(), progress);
   }

@@ -3,12 +3,14 @@ package app.reglet.press.pdf;
 import app.reglet.core.measure.Box;
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Pixels;
+import app.reglet.press.art.PlacedPage;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inks.Flattening;
 import app.reglet.press.inks.Inking;
 import app.reglet.press.inks.Outlining;
 import app.reglet.press.raster.FinePixels;
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * A cover's marks as a press file has them, step by step: letters as outlines, colours as inks,
@@ -31,8 +33,9 @@ final class PressMarks {
    * The marks of a page.
    *
    * @param place of the sheet, which is the page
+   * @param stays placed pages that the file carries in inks as they are
    */
-  List<Mark> of(List<? extends Mark> marks, Box place) {
+  List<Mark> of(List<? extends Mark> marks, Box place, Predicate<PlacedPage> stays) {
     Rect sheet = Rect.of(place);
     List<Mark> now = List.copyOf(marks);
     boolean picture = making.rules().asPicture() > 0;
@@ -40,7 +43,8 @@ final class PressMarks {
       now = Outlining.of(now);
     }
     if (making.isInks()) {
-      now = new Inking(making.inks(), making.rules().mostPpi(), making.wantedPpi()).of(now);
+      Predicate<PlacedPage> kept = picture ? p -> false : stays;
+      now = new Inking(making.inks(), making.rules().mostPpi(), making.wantedPpi(), kept).of(now);
     }
     if (picture) {
       return List.of(new Pixels.Drawn(now, sheet, making.rules().asPicture(), true).image());

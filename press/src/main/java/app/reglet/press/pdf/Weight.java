@@ -33,6 +33,9 @@ public record Weight(long pixels, long bytes) {
   /** Four inks packed quickly to three colours packed well. */
   private static final double LOSSLESS = 4.5;
 
+  /** A placed page in four inks to its file: photos grow, all that is in inks already does not. */
+  private static final double PAGE_IN_INKS = 1.4;
+
   /** Bytes of a pixel in four inks, packed without loss, at most. */
   private static final double WITHOUT_LOSS = 2.2;
 
@@ -88,6 +91,8 @@ public record Weight(long pixels, long bytes) {
           count(t.motif());
         } else if (mark instanceof Mark.Image i) {
           count(i.pixels());
+        } else if (mark instanceof Mark.Page p && seen.add(p.page().sha())) {
+          add(p.page().sha(), 0, p.page().file().length() * (inks ? PAGE_IN_INKS : 1));
         }
       }
     }

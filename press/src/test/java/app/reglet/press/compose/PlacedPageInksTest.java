@@ -1,5 +1,9 @@
 package app.reglet.press.compose;
 
+import static app.reglet.press.compose.LaidPages.composed;
+import static app.reglet.press.compose.LaidPages.laid;
+import static app.reglet.press.compose.LaidPages.mm;
+import static app.reglet.press.compose.LaidPages.piece;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -16,17 +20,12 @@ import app.reglet.core.check.OfWords;
 import app.reglet.core.check.OnPages;
 import app.reglet.core.check.PageBringsFonts;
 import app.reglet.core.check.Subject;
-import app.reglet.core.design.Anchors;
 import app.reglet.core.design.Colour;
-import app.reglet.core.design.Composition;
 import app.reglet.core.design.Content;
-import app.reglet.core.design.Design;
 import app.reglet.core.design.Figure;
-import app.reglet.core.design.Ground;
 import app.reglet.core.design.Paint;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Placement;
-import app.reglet.core.design.Span;
 import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
@@ -36,86 +35,24 @@ import app.reglet.core.wrap.Wrap;
 import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.inspect.HandPdf;
-import app.reglet.press.inspect.PdfPage;
-import app.reglet.press.ornament.Ornament;
 import app.reglet.press.pdf.PressFiles;
-import app.reglet.press.picture.Picture;
-import app.reglet.press.reading.Budget;
-import app.reglet.press.reading.FileBytes;
 import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** A page of somebody's PDF on a cover: what of its colours and of its faults comes with it. */
 public class PlacedPageInksTest {
-  private static final Wrap WRAP = Specimen.wrap(200);
+  private static final Wrap WRAP = LaidPages.WRAP;
   private static final double MM_PER_INCH = 25.4;
   private static final int PPI = 100;
 
   /** The page is 100 × 100 pt and lies 50 × 50 mm large from 20 mm right and down. */
   private static final int AT = 20;
-
-  private record Kept(FileBytes file, PdfPage about) implements Pictures {
-    static Kept of(HandPdf pdf) throws IOException {
-      return of(Tool.file("placed.pdf", pdf.bytes()));
-    }
-
-    static Kept of(Path file) throws IOException {
-      FileBytes bytes = FileBytes.of(file);
-      return new Kept(bytes, PdfPage.shown(bytes, 1, 200, Budget.forFile(Files.size(file))).page());
-    }
-
-    @Override
-    public Optional<Picture> find(String sha) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<Ornament> drawing(String sha) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<PageOfFile> page(String sha, int number) {
-      return Optional.of(PageOfFile.of(sha, file, about));
-    }
-  }
-
-  private static Length mm(double n) {
-    return Length.nearMm(n);
-  }
-
-  private static Piece piece(String id, Box box, Content content) {
-    return new Piece(
-        id, id, Anchors.hung(Region.SHEET, Span.Hold.START, Span.Hold.START, box, WRAP), content);
-  }
-
-  private static Artwork composed(Pictures files, List<Piece> pieces) {
-    return new Composer(Specimen.TYPEFACES)
-        .compose(
-            new Design(
-                Map.of(), new Composition(Ground.plain(Colour.WHITE), pieces), Composition.BLANK),
-            WRAP,
-            Specimen.BOOK,
-            files);
-  }
-
-  private static Artwork laid(HandPdf pdf, Box box, Piece... beside) throws IOException {
-    return laid(Kept.of(pdf), box, beside);
-  }
-
-  private static Artwork laid(Kept kept, Box box, Piece... beside) {
-    List<Piece> all = new java.util.ArrayList<>(List.of(beside));
-    all.add(piece("page", box, new Content.Page("cd".repeat(32), 1)));
-    return composed(kept, all);
-  }
 
   private static String square(int n, String paint) {
     return paint + " " + n * 20 + " 40 20 20 re f\n";
@@ -268,7 +205,7 @@ public class PlacedPageInksTest {
             "right",
             new Box(mm(AT + 30), mm(AT), mm(25), mm(50)),
             new Content.Cutting(sha, 1, 0.5, 0, 1, 1));
-    Artwork art = composed(Kept.of(pdf), List.of(left, right));
+    Artwork art = composed(LaidPages.Kept.of(pdf), List.of(left, right));
     assertThat(new PageBringsFonts().find(new Subject(WRAP, Specimen.BOOK, art.laid())))
         .as("one file lacks its font once")
         .hasSize(1);
@@ -305,7 +242,7 @@ public class PlacedPageInksTest {
     double meet = AT + 12.513;
     Artwork art =
         composed(
-            Kept.of(pdf),
+            LaidPages.Kept.of(pdf),
             List.of(
                 piece(
                     "left",
@@ -346,7 +283,7 @@ public class PlacedPageInksTest {
     Box box = new Box(mm(AT), mm(AT), mm(300 * mm), mm(400 * mm));
     Artwork art =
         composed(
-            Kept.of(spoiled()),
+            LaidPages.Kept.of(spoiled()),
             List.of(piece("page", box, new Content.Cutting("cd".repeat(32), 1, 0, 0, 1, 1))));
     List<Finding> found = found(art);
     assertThat(only(found, Found.PictureTooCoarse.class).ppi()).isBetween(17.0, 20.0);
@@ -364,7 +301,7 @@ public class PlacedPageInksTest {
             new Content.Page("cd".repeat(32), 1));
     Piece turned =
         level.withPlacement(new Placement(level.placement().anchors(), 90, Placement.Flip.NONE));
-    Artwork art = composed(Kept.of(spoiled()), List.of(turned));
+    Artwork art = composed(LaidPages.Kept.of(spoiled()), List.of(turned));
     List<Laid.Words> words =
         art.laid().stream()
             .filter(Laid.Page.class::isInstance)
@@ -410,13 +347,13 @@ public class PlacedPageInksTest {
             sha -> Optional.empty(),
             List.of(piece("bars", WRAP.box(Region.BARCODE).orElseThrow(), new Content.Barcode())));
     Path file = PressFiles.make(barred, PressFiles.making(PressFiles.rules(Standard.PLAIN, 300)));
-    Artwork art = laid(Kept.of(file), WRAP.sheetBox());
+    Artwork art = laid(LaidPages.Kept.of(file), WRAP.sheetBox());
     assertThat(new BarcodePresent().find(new Subject(WRAP, Specimen.BOOK, art.laid()))).isEmpty();
     assertThat(found(art)).noneMatch(f -> f.code().startsWith("barcode"));
     // a centimetre and a half higher it stands beside the area that the house keeps for it
     Box sheet = WRAP.sheetBox();
     Box higher = new Box(sheet.x(), mm(-15), sheet.width(), sheet.height());
-    Artwork off = laid(Kept.of(file), higher);
+    Artwork off = laid(LaidPages.Kept.of(file), higher);
     assertThat(new BarcodePresent().find(new Subject(WRAP, Specimen.BOOK, off.laid()))).isEmpty();
     only(found(off), OfBarcode.BarcodeOutOfArea.class);
     Book other =

@@ -23,8 +23,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.http.MediaTypeFactory;
@@ -142,9 +144,12 @@ public class DispatchController {
       model.addAttribute(
           "how", PressRulesText.say(rules, condition == null ? "" : condition.title()));
       long bytes = 0;
+      Set<String> hindrances = new LinkedHashSet<>();
       for (Wrap page : pages) {
         bytes = Math.max(bytes, pressing.weight(cover, page, options));
+        hindrances.add(pressing.hindrances(cover, page, options));
       }
+      model.addAttribute("hindrances", hindrances.stream().filter(h -> !h.isEmpty()).toList());
       model.addAttribute("weight", megabytes(bytes));
       model.addAttribute("most", cover.house().files().mostMegabytes());
     } catch (app.reglet.core.Refusal r) {

@@ -121,6 +121,16 @@ class Pressing {
     return PressFile.weight(pages(cover, page), making(cover, options)).bytes();
   }
 
+  /** What of placed pages makes them pixels in a file, in a sentence; empty where nothing does. */
+  String hindrances(Cover cover, Wrap page, PressOptions options) {
+    List<String> why = PressFile.hindrances(pages(cover, page), making(cover, options));
+    return why.isEmpty()
+        ? ""
+        : "A page of a PDF becomes a picture of up to 600 ppi in this file, letters and all: it has "
+            + String.join(", and ", why)
+            + ".";
+  }
+
   /** What of a file depends on the profile that it is made with. */
   String state(Cover cover, PressOptions options) {
     Condition condition = condition(options.on(cover.house().files().press()));

@@ -206,6 +206,34 @@ public class JobsAgainTest {
     assertThat(jobs.get(job.getId()).getMessage()).isEqualTo("made");
   }
 
+  /** It is read as not over yet, and has ended before anybody waits for its end. */
+  @Test
+  public void whoeverComesForAFileInTheMomentItEndsIsToldOfItsEnd() {
+    JobRows real = reglet.bean(JobRows.class);
+    Jobs maker = jobs(real, new Writing(), event -> {});
+    AtomicInteger read = new AtomicInteger();
+    JobRows rows =
+        (JobRows)
+            Proxy.newProxyInstance(
+                JobsAgainTest.class.getClassLoader(),
+                new Class<?>[] {JobRows.class},
+                (proxy, method, args) -> {
+                  try {
+                    Object row = method.invoke(real, args);
+                    if (method.getName().equals("findById") && read.getAndIncrement() == 0) {
+                      maker.make((Long) args[0]);
+                    }
+                    return row;
+                  } catch (InvocationTargetException e) {
+                    throw e.getCause();
+                  }
+                });
+    Job job = maker.order(order("ends at once"));
+    Job seen = jobs(rows, new Writing(), event -> {}).await(job, 1);
+    assertThat(read.get()).as("read as not over, and again").isGreaterThan(1);
+    assertThat(seen.isDone()).isTrue();
+  }
+
   /** As many that fail as files are kept. */
   @Test
   public void whatCouldNotBeMadePushesNoFileOut() {

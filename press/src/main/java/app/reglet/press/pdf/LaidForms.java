@@ -1,0 +1,78 @@
+package app.reglet.press.pdf;
+
+import app.reglet.press.art.PlacedPage;
+import app.reglet.press.pageinks.InkedPage;
+import app.reglet.press.pageinks.Repacked;
+import app.reglet.press.reading.Budget;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
+
+/** Placed pages as forms of a file in inks, each made once. */
+final class LaidForms implements AutoCloseable {
+  private final PDDocument into;
+  private final PressMaking making;
+  private final Repacked repacked;
+  private final Map<String, PDDocument> sources = new HashMap<>();
+  private final Map<String, Optional<PDFormXObject>> made = new HashMap<>();
+
+  LaidForms(PDDocument into, PressMaking making, Repacked repacked) {
+    this.into = into;
+    this.making = making;
+    this.repacked = repacked;
+  }
+
+  private static InkedPage.Takes takes(PressMaking making) {
+    return new InkedPage.Takes(!making.isX1a(), !making.rules().outlines());
+  }
+
+  /** A page; empty where it has what can't be given in inks but as pixels. */
+  Optional<PDFormXObject> of(PlacedPage page) {
+    return made.computeIfAbsent(page.sha() + " " + page.page(), k -> make(page));
+  }
+
+  private Optional<PDFormXObject> make(PlacedPage page) {
+    try {
+      PDDocument source = sources.get(page.sha());
+      if (source == null) {
+        source = Loader.loadPDF(page.file().all());
+        sources.put(page.sha(), source);
+      }
+      return InkedPage.form(
+          into,
+          source,
+          page.page(),
+          takes(making),
+          making.inks(),
+          repacked,
+          Budget.forKept(page.file().length()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Why a page can't be one, so far as is seen without unpacking its pictures. */
+  static Optional<String> hindered(PlacedPage page, PressMaking making) {
+    if (!making.isInks()) {
+      return Optional.empty();
+    }
+    try (PDDocument source = Loader.loadPDF(page.file().all())) {
+      return InkedPage.hindered(
+          source, page.page(), takes(making), making.inks(), Budget.forKept(page.file().length()));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  @Override
+  public void close() throws IOException {
+    for (PDDocument source : sources.values()) {
+      source.close();
+    }
+  }
+}

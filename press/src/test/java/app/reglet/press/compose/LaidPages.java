@@ -1,0 +1,92 @@
+package app.reglet.press.compose;
+
+import app.reglet.core.design.Anchors;
+import app.reglet.core.design.Colour;
+import app.reglet.core.design.Composition;
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Design;
+import app.reglet.core.design.Ground;
+import app.reglet.core.design.Piece;
+import app.reglet.core.design.Span;
+import app.reglet.core.measure.Box;
+import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Region;
+import app.reglet.core.wrap.Wrap;
+import app.reglet.press.Specimen;
+import app.reglet.press.art.Artwork;
+import app.reglet.press.inspect.HandPdf;
+import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.ornament.Ornament;
+import app.reglet.press.picture.Picture;
+import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FileBytes;
+import app.reglet.testing.Tool;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Covers on which a page of somebody's PDF lies, for tests. */
+final class LaidPages {
+  static final Wrap WRAP = Specimen.wrap(200);
+
+  private LaidPages() {}
+
+  record Kept(FileBytes file, PdfPage about) implements Pictures {
+    static Kept of(HandPdf pdf) throws IOException {
+      return of(Tool.file("placed.pdf", pdf.bytes()));
+    }
+
+    static Kept of(Path file) throws IOException {
+      FileBytes bytes = FileBytes.of(file);
+      return new Kept(bytes, PdfPage.shown(bytes, 1, 200, Budget.forFile(Files.size(file))).page());
+    }
+
+    @Override
+    public Optional<Picture> find(String sha) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<Ornament> drawing(String sha) {
+      return Optional.empty();
+    }
+
+    @Override
+    public Optional<PageOfFile> page(String sha, int number) {
+      return Optional.of(PageOfFile.of(sha, file, about));
+    }
+  }
+
+  static Length mm(double n) {
+    return Length.nearMm(n);
+  }
+
+  static Piece piece(String id, Box box, Content content) {
+    return new Piece(
+        id, id, Anchors.hung(Region.SHEET, Span.Hold.START, Span.Hold.START, box, WRAP), content);
+  }
+
+  static Artwork composed(Pictures files, List<Piece> pieces) {
+    return new Composer(Specimen.TYPEFACES)
+        .compose(
+            new Design(
+                Map.of(), new Composition(Ground.plain(Colour.WHITE), pieces), Composition.BLANK),
+            WRAP,
+            Specimen.BOOK,
+            files);
+  }
+
+  static Artwork laid(HandPdf pdf, Box box, Piece... beside) throws IOException {
+    return laid(Kept.of(pdf), box, beside);
+  }
+
+  static Artwork laid(Kept kept, Box box, Piece... beside) {
+    List<Piece> all = new ArrayList<>(List.of(beside));
+    all.add(piece("page", box, new Content.Page("cd".repeat(32), 1)));
+    return composed(kept, all);
+  }
+}
