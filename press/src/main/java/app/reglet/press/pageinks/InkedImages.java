@@ -62,7 +62,7 @@ final class InkedImages {
     }
     if (image.getDictionaryObject(COSName.SMASK) instanceof COSStream mask) {
       if (!clear) {
-        throw new NotInInks("a picture that is partly clear, which PDF/X-1a doesn't take");
+        throw new NotInInks("a picture that is partly clear, which PDF/X-1a doesn’t take");
       }
       if (mask.getDictionaryObject("Matte") != null
           || !COSName.DEVICEGRAY.equals(mask.getDictionaryObject(COSName.COLORSPACE))

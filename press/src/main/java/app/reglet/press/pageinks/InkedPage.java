@@ -153,7 +153,7 @@ public final class InkedPage {
     } catch (NotInInks e) {
       return Optional.of(e.getMessage());
     } catch (IOException | RuntimeException | StackOverflowError e) {
-      return Optional.of("something in it that can't be read");
+      return Optional.of("something in it that can’t be read");
     }
   }
 
@@ -365,7 +365,7 @@ public final class InkedPage {
     boolean masked = mask instanceof COSDictionary;
     boolean fades = isLess(state, COSName.CA) || isLess(state, COSName.CA_NS);
     if (!takes.clear() && (masked || fades)) {
-      throw new NotInInks("something that shows through, which PDF/X-1a doesn't take");
+      throw new NotInInks("something that shows through, which PDF/X-1a doesn’t take");
     }
     if (masked) {
       COSDictionary m = (COSDictionary) mask;
