@@ -148,6 +148,7 @@ public sealed interface Laid {
    * @param missing fonts that its file does not bring
    * @param on what is drawn on it, as it lies on the sheet
    * @param seen how its words stand out, of those that were measured
+   * @param covers whether nothing that lies below it is seen within the bounds of its outline
    */
   record Page(
       String piece,
@@ -156,7 +157,8 @@ public sealed interface Laid {
       String sha,
       List<String> missing,
       List<Laid> on,
-      List<Seen> seen)
+      List<Seen> seen,
+      boolean covers)
       implements Laid {
     public Page {
       on = List.copyOf(on);

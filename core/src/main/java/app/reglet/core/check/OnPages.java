@@ -1,5 +1,6 @@
 package app.reglet.core.check;
 
+import app.reglet.core.measure.Box;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,21 +14,34 @@ public final class OnPages implements Check {
   @Override
   public List<Finding> find(Subject s) {
     List<Finding> found = new ArrayList<>();
-    for (Laid l : s.laid()) {
-      if (l instanceof Laid.Page page) {
-        of(page, s).forEach(f -> found.add(without(f, page)));
+    for (int i = 0; i < s.laid().size(); i++) {
+      if (s.laid().get(i) instanceof Laid.Page page) {
+        List<Box> hidden = hidden(s.laid().subList(i + 1, s.laid().size()));
+        List<Laid> on =
+            page.on().stream()
+                .filter(l -> hidden.stream().noneMatch(h -> h.contains(l.extent())))
+                .toList();
+        of(page, on, s).forEach(f -> found.add(without(f, page)));
       }
     }
     return found;
   }
 
-  private static List<Finding> of(Laid.Page page, Subject s) {
-    Subject drawn = new Subject(s.wrap(), s.book(), page.on());
+  /** Where nothing is seen of what lies below, as below the spine of a file that is drawn out. */
+  private static List<Box> hidden(List<Laid> above) {
+    return above.stream()
+        .filter(l -> l instanceof Laid.Page p && p.covers())
+        .map(Laid::extent)
+        .toList();
+  }
+
+  private static List<Finding> of(Laid.Page page, List<Laid> on, Subject s) {
+    Subject drawn = new Subject(s.wrap(), s.book(), on);
     List<Finding> found = new ArrayList<>();
     for (Check check : Check.ofFile(s.wrap().page())) {
       found.addAll(check.find(drawn));
     }
-    found.addAll(WordsStandOut.find(page.on(), page.seen()));
+    found.addAll(WordsStandOut.find(on, page.seen()));
     return found;
   }
 

@@ -1,6 +1,7 @@
 package app.reglet.press.art;
 
 import app.reglet.press.reading.FileBytes;
+import java.awt.geom.Rectangle2D;
 
 /**
  * A page of a PDF, placed as it is.
@@ -11,10 +12,25 @@ import app.reglet.press.reading.FileBytes;
  * @param pixels across it where nothing but pictures is on it; 0 where there is more, or nobody
  *     knows
  * @param opaque whether it is known to hide all that lies below it
+ * @param part what of it is seen at most, in the unit square with its top left corner at 0, 0
  */
-public record PlacedPage(String sha, FileBytes file, int page, double pixels, boolean opaque) {
+public record PlacedPage(
+    String sha, FileBytes file, int page, double pixels, boolean opaque, Rectangle2D part) {
+  /** All of a page. */
+  public static final Rectangle2D WHOLE = new Rectangle2D.Double(0, 0, 1, 1);
+
   /** One of which nothing is known. */
   public PlacedPage(String sha, FileBytes file, int page) {
-    this(sha, file, page, 0, false);
+    this(sha, file, page, 0, false, WHOLE);
+  }
+
+  /** A part of it, cut by what it lies in. */
+  public PlacedPage seen(Rectangle2D other) {
+    return new PlacedPage(sha, file, page, pixels, opaque, other.createIntersection(WHOLE));
+  }
+
+  /** Whether all of it may be seen. */
+  public boolean isWhole() {
+    return part.contains(WHOLE);
   }
 }

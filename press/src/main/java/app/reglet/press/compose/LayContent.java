@@ -1,6 +1,7 @@
 package app.reglet.press.compose;
 
 import app.reglet.core.check.Laid;
+import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
@@ -22,6 +23,7 @@ import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Treating;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
@@ -170,7 +172,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             content.sha(),
             about.missing(),
             drawn.laid(),
-            drawn.seen()));
+            drawn.seen(),
+            covers(about)));
     return List.of(new Mark.Page(found.get().page(), place));
   }
 
@@ -224,9 +227,29 @@ final class LayContent implements Content.Visitor<List<Mark>> {
                   c.sha(),
                   f.about().missing(),
                   drawn.laid(),
-                  drawn.seen()));
+                  drawn.seen(),
+                  covers(f.about())));
         });
-    return found.map(f -> at -> new Mark.Page(f.page(), at));
+    return found.map(f -> at -> new Mark.Page(f.page().seen(seen(at)), at));
+  }
+
+  /** Whether a page hides what lies below it: it, and the piece that it is on. */
+  private boolean covers(PdfPage page) {
+    boolean level = toSheet.getShearX() == 0 && toSheet.getShearY() == 0;
+    return page.isOpaque()
+        && level
+        && piece.appearance().opacity() >= 1
+        && piece.appearance().blend() == Appearance.Blend.NORMAL
+        && piece.appearance().mask().isEmpty();
+  }
+
+  /** What of the unit square is seen in the box. */
+  private Rectangle2D seen(AffineTransform at) {
+    try {
+      return at.createInverse().createTransformedShape(rect.shape()).getBounds2D();
+    } catch (NoninvertibleTransformException e) {
+      throw new IllegalStateException(e); // a box has a size
+    }
   }
 
   @Override

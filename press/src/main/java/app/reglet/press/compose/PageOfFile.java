@@ -9,7 +9,13 @@ public record PageOfFile(PlacedPage page, PdfPage about) {
   /** A page of a file that was looked at. */
   public static PageOfFile of(String sha, FileBytes file, PdfPage about) {
     return new PageOfFile(
-        new PlacedPage(sha, file, about.number() - 1, about.pixelsAcross(), about.isOpaque()),
+        new PlacedPage(
+            sha,
+            file,
+            about.number() - 1,
+            about.pixelsAcross(),
+            about.isOpaque(),
+            PlacedPage.WHOLE),
         about);
   }
 }

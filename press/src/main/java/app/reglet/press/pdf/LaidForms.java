@@ -2,6 +2,7 @@ package app.reglet.press.pdf;
 
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.pageinks.InkedPage;
+import app.reglet.press.pageinks.PagePart;
 import app.reglet.press.pageinks.Repacked;
 import app.reglet.press.reading.Budget;
 import java.io.IOException;
@@ -20,6 +21,7 @@ final class LaidForms implements AutoCloseable {
   private final Repacked repacked;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, Optional<PDFormXObject>> made = new HashMap<>();
+  private final Map<String, PDFormXObject> parts = new HashMap<>();
 
   LaidForms(PDDocument into, PressMaking making, Repacked repacked) {
     this.into = into;
@@ -34,6 +36,33 @@ final class LaidForms implements AutoCloseable {
   /** A page; empty where it has what can't be given in inks but as pixels. */
   Optional<PDFormXObject> of(PlacedPage page) {
     return made.computeIfAbsent(page.sha() + " " + page.page(), k -> make(page));
+  }
+
+  /** What is seen of a page that can be given so. */
+  PDFormXObject part(PlacedPage page) {
+    return part(into, page, of(page).orElseThrow(), parts);
+  }
+
+  /**
+   * What is seen of a page.
+   *
+   * @param whole the page as a form
+   * @param parts those there are already
+   */
+  static PDFormXObject part(
+      PDDocument into, PlacedPage page, PDFormXObject whole, Map<String, PDFormXObject> parts) {
+    if (page.isWhole()) {
+      return whole;
+    }
+    return parts.computeIfAbsent(
+        page.sha() + " " + page.page() + " " + page.part(),
+        k -> {
+          try {
+            return PagePart.of(into, whole, page.part());
+          } catch (IOException | RuntimeException e) {
+            return whole; // it is cut to what is seen all the same
+          }
+        });
   }
 
   private Optional<PDFormXObject> make(PlacedPage page) {

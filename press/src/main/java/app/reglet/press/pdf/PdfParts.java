@@ -34,6 +34,7 @@ final class PdfParts implements AutoCloseable {
   private final ImageObjects images;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, PDFormXObject> pages = new HashMap<>();
+  private final Map<String, PDFormXObject> parts = new HashMap<>();
   private final LaidForms laid;
 
   /**
@@ -116,11 +117,15 @@ final class PdfParts implements AutoCloseable {
     return laid == null || laid.of(placed).isPresent();
   }
 
-  /** A page of another document as a form, its fonts and pictures as they are. */
+  /** What is seen of a page of another document, as a form: its fonts and pictures as they are. */
   PDFormXObject page(PlacedPage placed) {
     if (laid != null) {
-      return laid.of(placed).orElseThrow();
+      return laid.part(placed);
     }
+    return LaidForms.part(document, placed, whole(placed), parts);
+  }
+
+  private PDFormXObject whole(PlacedPage placed) {
     return pages.computeIfAbsent(
         placed.sha() + " " + placed.page(),
         k -> {

@@ -379,6 +379,67 @@ public class PlacedPageFormTest {
     assertThat(Integer.parseInt(pictures.get(0)[12])).isBetween(27, 28);
   }
 
+  private static String words(int x, int y, String text) {
+    return "BT /F 12 Tf " + x + " " + y + " Td (" + text + ") Tj ET ";
+  }
+
+  /**
+   * Two parts of one page beside each other look like the page, and say and show each thing once.
+   */
+  @Test(dataProvider = "standards")
+  public void partsOfAPageHaveNothingOfWhatLiesBesideThem(Standard standard, int turned)
+      throws IOException {
+    HandPdf pdf = new HandPdf();
+    int font = font(pdf);
+    int picture = pdf.stream(image(30, "/ColorSpace /DeviceRGB"), times(900, 40, 90, 160));
+    pdf.page(
+        "/MediaBox [0 0 200 200] /Rotate " + turned,
+        "/Font << /F " + font + " 0 R >> /XObject << /P " + picture + " 0 R >>",
+        "0.1 0 0 0 k 0 0 200 200 re f q 40 0 0 40 20 20 cm /P Do Q q 40 0 0 40 130 130 cm /P Do Q "
+            + "0 0 0 1 k "
+            + words(10, 100, "tidewrack")
+            // what it says of spaces holds on, though its letters are seen in one part alone
+            + "BT /F 12 Tf 120 120 Td 14 TL 4 2 (lantern oil) \" ET "
+            + words(10, 150, "samphire")
+            + words(115, 60, "sedge")
+            + words(70, 180, "over the cut"));
+    String sha = "cd".repeat(32);
+    LaidPages.Kept kept = LaidPages.Kept.of(pdf);
+    Box left = new Box(mm(AT), mm(AT), mm(SIDE / 2.0), mm(SIDE));
+    Box right = new Box(mm(AT + SIDE / 2.0), mm(AT), mm(SIDE / 2.0), mm(SIDE));
+    Artwork parts =
+        LaidPages.composed(
+            kept,
+            List.of(
+                piece("left", left, new Content.Cutting(sha, 1, 0, 0, 0.5, 1)),
+                piece("right", right, new Content.Cutting(sha, 1, 0.5, 0, 1, 1))));
+    Path whole = made(laid(kept, PLACE), standard);
+    Path apart = made(parts, standard);
+    if (turned == 0) {
+      String said = Tool.ok("pdftotext", apart.toString(), "-");
+      for (String once : List.of("tidewrack", "lantern", "samphire", "sedge")) {
+        assertThat(said.split(once, -1)).as(once + " in: " + said).hasSize(2);
+      }
+      assertThat(said).as("it lies on both sides").contains("over").contains("cut");
+    }
+    assertThat(pictures(apart)).as("each where it is seen").hasSize(2);
+    assertThat(pictures(apart).get(0)[10]).as("one object").isEqualTo(pictures(apart).get(1)[10]);
+    Raster one = PressFiles.plates(whole, PPI);
+    Raster other = PressFiles.plates(apart, PPI);
+    int apartPixels = 0;
+    for (int y = 0; y < one.getHeight(); y++) {
+      for (int x = 0; x < one.getWidth(); x++) {
+        boolean near = Math.abs(x * MM_PER_INCH / PPI - AT - SIDE / 2.0) < 0.6;
+        if (!near
+            && !Arrays.equals(
+                one.getPixel(x, y, (int[]) null), other.getPixel(x, y, (int[]) null))) {
+          apartPixels++;
+        }
+      }
+    }
+    assertThat(apartPixels).isZero();
+  }
+
   /** A picture in inks, in a photo's packing, is the same bytes in the file. */
   @Test
   public void aPictureInInksStaysPackedAsItWasWhereItsTotalIsAllowed() throws IOException {

@@ -20,6 +20,7 @@ import app.reglet.core.check.OfWords;
 import app.reglet.core.check.OnPages;
 import app.reglet.core.check.PageBringsFonts;
 import app.reglet.core.check.Subject;
+import app.reglet.core.design.Appearance;
 import app.reglet.core.design.Colour;
 import app.reglet.core.design.Content;
 import app.reglet.core.design.Figure;
@@ -266,6 +267,55 @@ public class PlacedPageInksTest {
             .isGreaterThan(55);
       }
     }
+  }
+
+  /** The spine of a file that is drawn out lies below itself: its words are seen once. */
+  @Test
+  public void wordsThatLieUnderAnotherPartOfAFileAreNotJudged() throws IOException {
+    String sha = "cd".repeat(32);
+    HandPdf pdf = new HandPdf();
+    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
+    pdf.page(
+        "/MediaBox [0 0 100 100]",
+        "/Font << /F " + font + " 0 R >>",
+        "0 0 0 0.2 k 0 0 100 100 re f 0.5 0.4 0.4 0.9 k " + words(40, 50, 6, "tiny"));
+    LaidPages.Kept opaque = LaidPages.Kept.of(pdf);
+    Piece below =
+        piece(
+            "below",
+            new Box(mm(AT), mm(AT), mm(60), mm(50)),
+            new Content.Cutting(sha, 1, 0, 0, 1, 1));
+    Piece above =
+        piece(
+            "above",
+            new Box(mm(AT + 10), mm(AT), mm(40), mm(50)),
+            new Content.Cutting(sha, 1, 0, 0, 1, 1));
+    assertThat(found(composed(opaque, List.of(below))))
+        .anyMatch(f -> f.piece().equals(Optional.of("below")));
+    List<Finding> both = found(composed(opaque, List.of(below, above)));
+    assertThat(both).isNotEmpty().allMatch(f -> f.piece().equals(Optional.of("above")));
+    // what can be seen through hides nothing
+    Piece clear = above.withAppearance(Appearance.PLAIN.withOpacity(0.5));
+    assertThat(found(composed(opaque, List.of(below, clear))))
+        .anyMatch(f -> f.piece().equals(Optional.of("below")));
+  }
+
+  /** Letters beside what they are cut to are in the file, and nobody sees them. */
+  @Test
+  public void wordsThatAreCutAwayAreNotRead() throws IOException {
+    HandPdf pdf = new HandPdf();
+    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
+    pdf.page(
+        "/MediaBox [0 0 300 100]",
+        "/Font << /F " + font + " 0 R >>",
+        "q 0 0 150 100 re W n "
+            + words(20, 50, 12, "seen")
+            + words(200, 50, 12, "beside")
+            + words(120, 20, 12, "half of it")
+            + "Q");
+    assertThat(LaidPages.Kept.of(pdf).about().content().words())
+        .extracting(w -> w.text())
+        .containsExactly("seen", "half of ");
   }
 
   private static List<String> namesOn(Artwork art, String piece) {

@@ -61,9 +61,20 @@ final class LetterRuns {
    * Adds a letter.
    *
    * @param toSheet from text space, where it is one high, to mm of the page as seen
+   * @param seen mm of the page: a letter that lies wholly beside it is cut away
    */
-  void add(AffineTransform toSheet, PDFont font, int code, Vector displacement, PDColor colour)
+  void add(
+      AffineTransform toSheet,
+      PDFont font,
+      int code,
+      Vector displacement,
+      PDColor colour,
+      Rectangle2D seen)
       throws IOException {
+    Optional<Rectangle2D> outline = outline(font, code, toSheet);
+    if (outline.isPresent() && !outline.get().intersects(seen)) {
+      return;
+    }
     double size = Math.hypot(toSheet.getShearX(), toSheet.getScaleY()) / PageReader.MM_PER_POINT;
     int angle =
         (int) Math.round(Math.toDegrees(Math.atan2(toSheet.getShearY(), toSheet.getScaleX())));
@@ -83,8 +94,7 @@ final class LetterRuns {
     if (run.text.length() < LONGEST_TEXT) {
       run.text.append(letter == null ? "\ufffd" : letter);
     }
-    outline(font, code, toSheet)
-        .ifPresent(box -> run.ink = run.ink == null ? box : run.ink.createUnion(box));
+    outline.ifPresent(box -> run.ink = run.ink == null ? box : run.ink.createUnion(box));
     run.next =
         toSheet.transform(new Point2D.Double(displacement.getX(), displacement.getY()), null);
   }

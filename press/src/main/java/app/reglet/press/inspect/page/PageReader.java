@@ -347,7 +347,14 @@ final class PageReader extends PDFGraphicsStreamEngine {
             : getGraphicsState().getStrokingColor();
     AffineTransform toSheet = new AffineTransform(sheet);
     toSheet.concatenate(at.createAffineTransform());
-    letters.add(toSheet, font, code, displacement, colour);
+    Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
+    letters.add(
+        toSheet,
+        font,
+        code,
+        displacement,
+        colour,
+        sheet.createTransformedShape(clip).getBounds2D());
   }
 
   // --- lines and areas ---
