@@ -26,7 +26,7 @@ import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
  * there. Fonts and pictures are those of the whole.
  */
 public final class PagePart {
-  /** Letters reach beyond what their fonts say of them. */
+  /** Lines round letters reach beyond their outlines, pt. */
   private static final double MARGIN = 2;
 
   /** What shows letters (ISO 32000-1, table 109), and what is left of it without them. */

@@ -37,6 +37,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType3Font;
+import org.apache.pdfbox.pdmodel.font.PDVectorFont;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
 
@@ -45,7 +46,7 @@ import org.apache.pdfbox.util.Vector;
  * BT} and each {@code Do} of its own stream, in their order.
  */
 final class WhereShown extends PDFStreamEngine {
-  /** No place of words that cut what follows: without them nothing would be cut. */
+  /** Ways of showing words from here on cut what follows (table 106): they always stay. */
   private static final int CUTS = 4;
 
   private final List<Rectangle2D> words = new ArrayList<>();
@@ -130,7 +131,13 @@ final class WhereShown extends PDFStreamEngine {
   @Override
   protected void showGlyph(Matrix at, PDFont font, int code, Vector displacement)
       throws IOException {
-    shown(at, font, displacement);
+    Shape letter = font instanceof PDVectorFont v ? v.getNormalizedPath(code) : null;
+    if (letter == null) {
+      shown(at, font, displacement);
+    } else if (!letter.getBounds2D().isEmpty()) {
+      Matrix there = Matrix.concatenate(at, font.getFontMatrix());
+      add(there.createAffineTransform().createTransformedShape(letter).getBounds2D());
+    }
   }
 
   @Override
@@ -139,32 +146,31 @@ final class WhereShown extends PDFStreamEngine {
     shown(at, font, displacement);
   }
 
-  private static Rectangle2D box(BoundingBox b) {
-    return new Rectangle2D.Double(
-        b.getLowerLeftX(), b.getLowerLeftY(), b.getWidth(), b.getHeight());
-  }
-
+  /** A letter whose outline is not known: within its font's box, and about its own. */
   private void shown(Matrix at, PDFont font, Vector displacement) throws IOException {
-    cuts |= getGraphicsState().getTextState().getRenderingMode().intValue() >= CUTS;
-    int last = words.size() - 1;
-    if (last < 0) {
-      return;
-    }
     Rectangle2D letter =
         new Rectangle2D.Double(
             Math.min(0, displacement.getX()) - 0.3,
             Math.min(0, displacement.getY()) - 0.5,
             Math.abs(displacement.getX()) + 0.6,
             Math.abs(displacement.getY()) + 1.8);
-    if (font.getBoundingBox() != null) {
+    BoundingBox b = font.getBoundingBox();
+    if (b != null) {
+      Rectangle2D box =
+          new Rectangle2D.Double(b.getLowerLeftX(), b.getLowerLeftY(), b.getWidth(), b.getHeight());
       letter.add(
-          font.getFontMatrix()
-              .createAffineTransform()
-              .createTransformedShape(box(font.getBoundingBox()))
-              .getBounds2D());
+          font.getFontMatrix().createAffineTransform().createTransformedShape(box).getBounds2D());
     }
-    Rectangle2D there = at.createAffineTransform().createTransformedShape(letter).getBounds2D();
-    Rectangle2D all = words.get(last) == null ? there : words.get(last).createUnion(there);
+    add(at.createAffineTransform().createTransformedShape(letter).getBounds2D());
+  }
+
+  private void add(Rectangle2D letter) {
+    cuts |= getGraphicsState().getTextState().getRenderingMode().intValue() >= CUTS;
+    int last = words.size() - 1;
+    if (last < 0) {
+      return;
+    }
+    Rectangle2D all = words.get(last) == null ? letter : words.get(last).createUnion(letter);
     words.set(last, cuts ? new Rectangle2D.Double(-1e6, -1e6, 2e6, 2e6) : all);
   }
 }
