@@ -30,7 +30,7 @@ final class GrayContent {
    *
    * @throws NotInInks when it has other colours than the device's own
    */
-  static byte[] of(byte[] content, Budget budget) throws IOException {
+  static byte[] of(byte[] content, InkedContent.Named named, Budget budget) throws IOException {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     ContentStreamWriter out = new ContentStreamWriter(bytes);
     PDFStreamParser parser = new PDFStreamParser(content);
@@ -49,6 +49,10 @@ final class GrayContent {
         out.writeToken(ColourInks.number(gray(operands)));
         out.writeToken(Operator.getOperator(Character.isLowerCase(name.charAt(0)) ? "g" : "G"));
       } else {
+        COSName kind = InkedContent.KINDS.get(name);
+        if (kind != null && !operands.isEmpty() && operands.get(0) instanceof COSName used) {
+          named.uses(kind, used);
+        }
         for (COSBase operand : operands) {
           out.writeToken(operand);
         }

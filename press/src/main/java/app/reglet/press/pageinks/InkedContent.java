@@ -33,6 +33,13 @@ final class InkedContent {
     /** The space of a name. */
     PDColorSpace space(COSName name) throws IOException;
 
+    /**
+     * Something that is shown or set by a name.
+     *
+     * @param kind of the resources that it is among
+     */
+    void uses(COSName kind, COSName name) throws IOException;
+
     /** The name of a picture that stood among the operators; null where it stays there. */
     COSName picture(COSDictionary parameters, byte[] data) throws IOException;
   }
@@ -43,6 +50,14 @@ final class InkedContent {
           "g", PDDeviceGray.INSTANCE,
           "rg", PDDeviceRGB.INSTANCE,
           "k", PDDeviceCMYK.INSTANCE);
+
+  /** Among which resources the names of operators are that set no colour. */
+  static final Map<String, COSName> KINDS =
+      Map.of(
+          "Do", COSName.XOBJECT,
+          "gs", COSName.EXT_G_STATE,
+          "Tf", COSName.FONT,
+          "sh", COSName.SHADING);
 
   private final ColourInks colours;
   private final Named named;
@@ -121,7 +136,13 @@ final class InkedContent {
       case "BDC" -> emit("BMC", operands.subList(0, Math.min(1, operands.size())));
       case "DP" -> emit("MP", operands.subList(0, Math.min(1, operands.size())));
       case "BI" -> picture(operator);
-      default -> emit(name, operands);
+      default -> {
+        COSName kind = KINDS.get(name);
+        if (kind != null && !operands.isEmpty() && operands.get(0) instanceof COSName used) {
+          named.uses(kind, used);
+        }
+        emit(name, operands);
+      }
     }
   }
 
@@ -159,6 +180,9 @@ final class InkedContent {
     if (!(space instanceof PDPattern pattern)) {
       inks(lines, space, operands);
       return;
+    }
+    if (!operands.isEmpty() && operands.get(operands.size() - 1) instanceof COSName tiles) {
+      named.uses(COSName.PATTERN, tiles);
     }
     List<COSBase> now = operands;
     if (operands.size() > 1) { // the colour of a pattern that has none of its own

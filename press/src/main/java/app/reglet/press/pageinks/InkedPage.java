@@ -6,13 +6,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayDeque;
-import java.util.Collections;
 import java.util.Deque;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -71,7 +69,9 @@ public final class InkedPage {
   /** Whether what is looked through is changed, or only asked. */
   private final boolean changing;
 
-  private final Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+  /** What was looked at, and whether as part of a mask. */
+  private final Map<COSBase, Boolean> seen = new IdentityHashMap<>();
+
   private final Map<COSDictionary, SpacesOfStream> spaces = new IdentityHashMap<>();
   private final Deque<Shown> open = new ArrayDeque<>();
 
@@ -186,14 +186,17 @@ public final class InkedPage {
         if (group != null && group.getDictionaryObject(COSName.CS) != null) {
           GrayContent.group(group, changing);
         }
-        resources(resources, true);
+        SpacesOfStream here = resources(resources, true);
         try (InputStream in = shown.stream().createInputStream()) {
-          put(shown.stream(), GrayContent.of(in.readAllBytes(), budget));
+          put(shown.stream(), GrayContent.of(in.readAllBytes(), here, budget));
         }
         continue;
       }
       properties(shown.stream());
       put(shown.stream(), content(shown.stream().createInputStream(), resources, false));
+    }
+    if (changing) {
+      spaces.values().forEach(SpacesOfStream::leaveUsed);
     }
   }
 
@@ -245,34 +248,46 @@ public final class InkedPage {
       }
       return known;
     }
-    SpacesOfStream made = new SpacesOfStream(resources, images, changing, gray);
+    SpacesOfStream made =
+        new SpacesOfStream(
+            resources, images, changing, gray, (kind, what) -> use(kind, what, resources, gray));
     spaces.put(resources, made);
-    each(resources, COSName.XOBJECT, x -> object(x, resources, gray));
-    each(resources, COSName.PATTERN, p -> pattern(p, resources, gray));
-    each(resources, COSName.SHADING, s -> shading(s, gray));
-    each(resources, COSName.FONT, f -> font(f, resources));
-    each(resources, COSName.EXT_G_STATE, s -> state(s, resources, gray));
     if (changing && !gray) {
       resources.removeItem(PROPERTIES);
     }
     return made;
   }
 
-  private interface Looked {
-    void at(COSDictionary d) throws IOException;
-  }
-
-  private void each(COSDictionary resources, COSName kind, Looked what) throws IOException {
-    COSDictionary all = resources.getCOSDictionary(kind);
-    if (all == null) {
+  /** Something that a stream shows or sets, the first time. */
+  private void use(COSName kind, COSDictionary what, COSDictionary resources, boolean gray)
+      throws IOException {
+    budget.object();
+    Boolean before = seen.put(what, gray);
+    if (before != null) {
+      if (before != gray) {
+        throw new NotInInks("something that a mask shares with what it masks");
+      }
       return;
     }
-    for (COSName name : List.copyOf(all.keySet())) {
-      budget.object();
-      if (all.getDictionaryObject(name) instanceof COSDictionary d && seen.add(d)) {
-        what.at(d);
-      }
+    if (COSName.XOBJECT.equals(kind)) {
+      object(what, resources, gray);
+    } else if (COSName.PATTERN.equals(kind)) {
+      pattern(what, resources, gray);
+    } else if (COSName.SHADING.equals(kind)) {
+      shading(what, gray);
+    } else if (COSName.FONT.equals(kind)) {
+      font(what, resources, gray);
+    } else {
+      state(what, resources, gray);
     }
+  }
+
+  private boolean isNew(COSBase what, boolean gray) {
+    Boolean before = seen.putIfAbsent(what, gray);
+    if (before != null && before != gray) {
+      throw new NotInInks("something that a mask shares with what it masks");
+    }
+    return before == null;
   }
 
   private void object(COSDictionary x, COSDictionary resources, boolean gray) throws IOException {
@@ -301,7 +316,7 @@ public final class InkedPage {
     if (p instanceof COSStream tile) {
       open.push(new Shown(tile, resources, gray));
     } else if (p.getDictionaryObject(COSName.SHADING) instanceof COSDictionary d) {
-      if (seen.add(d)) {
+      if (isNew(d, gray)) {
         shading(d, gray);
       }
     } else {
@@ -321,7 +336,7 @@ public final class InkedPage {
     }
   }
 
-  private void font(COSDictionary font, COSDictionary resources) {
+  private void font(COSDictionary font, COSDictionary resources, boolean gray) {
     if (!takes.fonts()) {
       throw new NotInInks("letters, and the house takes outlines alone");
     }
@@ -330,8 +345,9 @@ public final class InkedPage {
       COSDictionary letters = font.getCOSDictionary(COSName.CHAR_PROCS);
       if (letters != null) {
         for (COSName name : List.copyOf(letters.keySet())) {
-          if (letters.getDictionaryObject(name) instanceof COSStream letter && seen.add(letter)) {
-            open.push(new Shown(letter, own == null ? resources : own, false));
+          if (letters.getDictionaryObject(name) instanceof COSStream letter
+              && isNew(letter, gray)) {
+            open.push(new Shown(letter, own == null ? resources : own, gray));
           }
         }
       }
@@ -375,13 +391,19 @@ public final class InkedPage {
         throw new NotInInks("a mask of another kind");
       }
       boolean alpha = COSName.getPDFName("Alpha").equals(m.getCOSName(COSName.S));
-      if (seen.add(form)) {
+      if (isNew(form, gray || !alpha)) {
         COSDictionary group = form.getCOSDictionary(COSName.GROUP);
         if (!alpha && (group == null || group.getDictionaryObject(COSName.CS) == null)) {
           throw new NotInInks("a mask that does not say what its lightness is read in");
         }
         open.push(new Shown(form, resources, gray || !alpha));
       }
+    }
+    if (state.getDictionaryObject(COSName.FONT) instanceof COSArray set
+        && set.size() > 0
+        && set.getObject(0) instanceof COSDictionary font
+        && isNew(font, gray)) {
+      font(font, resources, gray);
     }
     if (changing) {
       NOT_ITS_OWN.forEach(k -> state.removeItem(COSName.getPDFName(k)));

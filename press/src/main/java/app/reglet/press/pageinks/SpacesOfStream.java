@@ -2,8 +2,10 @@ package app.reglet.press.pageinks;
 
 import java.io.IOException;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -48,11 +50,24 @@ final class SpacesOfStream implements InkedContent.Named {
   private final InkedImages images;
   private final boolean changing;
   private final boolean gray;
+  private final Use use;
+  private final Map<COSName, Set<COSName>> used = new HashMap<>();
   private final Map<COSName, COSBase> said = new HashMap<>();
   private final Map<COSName, PDColorSpace> read = new HashMap<>();
 
-  SpacesOfStream(COSDictionary resources, InkedImages images, boolean changing, boolean gray)
+  /** What is done with something when a stream first uses it. */
+  @FunctionalInterface
+  interface Use {
+    /**
+     * @param kind of the resources that it is among
+     */
+    void at(COSName kind, COSDictionary what) throws IOException;
+  }
+
+  SpacesOfStream(
+      COSDictionary resources, InkedImages images, boolean changing, boolean gray, Use use)
       throws IOException {
+    this.use = use;
     this.resources = resources;
     this.images = images;
     this.changing = changing;
@@ -81,6 +96,35 @@ final class SpacesOfStream implements InkedContent.Named {
 
   boolean gray() {
     return gray;
+  }
+
+  @Override
+  public void uses(COSName kind, COSName name) throws IOException {
+    COSDictionary all = resources.getCOSDictionary(kind);
+    if (used.computeIfAbsent(kind, k -> new HashSet<>()).add(name)
+        && all != null
+        && all.getDictionaryObject(name) instanceof COSDictionary what) {
+      use.at(kind, what);
+    }
+  }
+
+  /** Leaves in the resources only what streams use: nothing else was changed. */
+  void leaveUsed() {
+    for (COSName kind :
+        List.of(
+            COSName.XOBJECT, COSName.PATTERN, COSName.SHADING, COSName.FONT, COSName.EXT_G_STATE)) {
+      COSDictionary all = resources.getCOSDictionary(kind);
+      if (all == null) {
+        continue;
+      }
+      COSDictionary left = new COSDictionary(); // others may share what was there
+      for (COSName name : List.copyOf(all.keySet())) {
+        if (used.getOrDefault(kind, Set.of()).contains(name)) {
+          left.setItem(name, all.getItem(name));
+        }
+      }
+      resources.setItem(kind, left);
+    }
   }
 
   @Override
@@ -122,6 +166,7 @@ final class SpacesOfStream implements InkedContent.Named {
       objects = new COSDictionary();
     }
     COSName name = free(objects);
+    used.computeIfAbsent(COSName.XOBJECT, k -> new HashSet<>()).add(name);
     if (changing) {
       resources.setItem(COSName.XOBJECT, objects);
       objects.setItem(name, image);

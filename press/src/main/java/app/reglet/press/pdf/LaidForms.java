@@ -10,6 +10,7 @@ import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
@@ -35,7 +36,7 @@ final class LaidForms implements AutoCloseable {
 
   /** A page; empty where it has what can't be given in inks but as pixels. */
   Optional<PDFormXObject> of(PlacedPage page) {
-    return made.computeIfAbsent(page.sha() + " " + page.page(), k -> make(page));
+    return made.computeIfAbsent(key(page), k -> make(page));
   }
 
   /** What is seen of a page that can be given so. */
@@ -55,7 +56,7 @@ final class LaidForms implements AutoCloseable {
       return whole;
     }
     return parts.computeIfAbsent(
-        page.sha() + " " + page.page() + " " + page.part(),
+        key(page) + " " + page.part(),
         k -> {
           try {
             return PagePart.of(into, whole, page.part());
@@ -83,6 +84,18 @@ final class LaidForms implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * Which pages can be one, each looked into once, so far as is seen without unpacking pictures.
+   */
+  static Predicate<PlacedPage> maybe(PressMaking making) {
+    Map<String, Boolean> known = new HashMap<>();
+    return p -> known.computeIfAbsent(key(p), k -> hindered(p, making).isEmpty());
+  }
+
+  private static String key(PlacedPage page) {
+    return page.sha() + " " + page.page();
   }
 
   /** Why a page can't be one, so far as is seen without unpacking its pictures. */

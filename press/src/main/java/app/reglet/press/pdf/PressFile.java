@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.zip.CRC32;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
@@ -251,15 +252,10 @@ public final class PressFile {
   /** About how large a file would be. */
   public static Weight weight(List<Page> pages, PressMaking making) {
     PressMarks marks = new PressMarks(making);
+    Predicate<PlacedPage> stays = LaidForms.maybe(making);
     return pages.stream()
         .map(
-            p ->
-                Weight.of(
-                    marks.of(
-                        p.artwork().marks(),
-                        p.wrap().place(),
-                        placed -> LaidForms.hindered(placed, making).isEmpty()),
-                    making.isInks()))
+            p -> Weight.of(marks.of(p.artwork().marks(), p.wrap().place(), stays), making.isInks()))
         .reduce(Weight::and)
         .orElseThrow();
   }
@@ -287,7 +283,7 @@ public final class PressFile {
   private static void placed(List<? extends Mark> marks, Set<PlacedPage> found) {
     for (Mark mark : marks) {
       if (mark instanceof Mark.Page p) {
-        found.add(p.page());
+        found.add(p.page().seen(PlacedPage.WHOLE));
       } else if (mark instanceof Mark.Group g) {
         placed(g.marks(), found);
       } else if (mark instanceof Mark.Tiled t) {

@@ -21,20 +21,26 @@ import app.reglet.press.colour.OutputCondition;
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.inks.Inking;
 import app.reglet.press.inspect.HandPdf;
+import app.reglet.press.pdf.PressFile;
 import app.reglet.press.pdf.PressFiles;
+import app.reglet.press.pdf.PressMaking;
 import app.reglet.press.raster.FinePixels;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.raster.SeparatedPictures;
 import app.reglet.testing.Tool;
+import java.awt.image.BufferedImage;
 import java.awt.image.Raster;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
@@ -366,10 +372,21 @@ public class PlacedPageFormTest {
     int picture = pdf.stream(image(54, "/ColorSpace /DeviceRGB"), times(54 * 54, 40, 90, 160));
     pdf.page(
         "/MediaBox [0 0 200 200]",
-        "/Font << /F " + font + " 0 R >> /XObject << /P " + picture + " 0 R >>",
+        // what other pages of its file use is no matter of this one's
+        "/ExtGState << /Other << /BM /Multiply >> >> /Font << /F "
+            + font
+            + " 0 R /Other << /Type /Font /Subtype /Type1 /BaseFont /Times-Roman >> >> /XObject << /P "
+            + picture
+            + " 0 R /Other "
+            + pdf.stream(image(77, "/ColorSpace /DeviceRGB"), times(77 * 77, 1, 2, 3))
+            + " 0 R >>",
         "q 100 0 0 100 50 80 cm /P Do Q 0 0 0 1 k BT /F 12 Tf 20 30 Td (Tidewrack and Lamp) Tj ET");
     Path file = made(laid(pdf, PLACE), standard);
-    assertThat(Tool.ok("pdffonts", file.toString())).contains("Oswald-SemiBold");
+    assertThat(Tool.ok("pdffonts", file.toString()))
+        .contains("Oswald-SemiBold")
+        .doesNotContain("Times");
+    assertThat(Tool.ok("qpdf", "--qdf", "--object-streams=disable", file.toString(), "-"))
+        .doesNotContain("/Multiply");
     assertThat(Tool.ok("pdftotext", file.toString(), "-")).contains("Tidewrack and Lamp");
     List<String[]> pictures = pictures(file);
     assertThat(pictures).hasSize(1);
@@ -438,6 +455,47 @@ public class PlacedPageFormTest {
       }
     }
     assertThat(apartPixels).isZero();
+  }
+
+  /** A photo of a megapixel, as many programs put one into a page. */
+  private static byte[] photo() throws IOException {
+    BufferedImage image = new BufferedImage(1000, 1000, BufferedImage.TYPE_INT_RGB);
+    Random random = new Random(7);
+    for (int y = 0; y < 1000; y++) {
+      for (int x = 0; x < 1000; x++) {
+        int light = (x + y) / 10 + random.nextInt(30);
+        image.setRGB(x, y, light << 16 | 200 - light / 2 << 8 | 255 - light);
+      }
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpg", out);
+    return out.toByteArray();
+  }
+
+  @DataProvider
+  Object[][] weighed() {
+    return new Object[][] {{"", false}, {"/G gs", true}};
+  }
+
+  /** As a form, and where it must become pixels. */
+  @Test(dataProvider = "weighed")
+  public void theFileIsAboutAsLargeAsWasToldBefore(String state, boolean drawn) throws IOException {
+    HandPdf pdf = new HandPdf();
+    int picture =
+        pdf.stream(
+            "/Type /XObject /Subtype /Image /Width 1000 /Height 1000 /BitsPerComponent 8 /ColorSpace"
+                + " /DeviceRGB /Filter /DCTDecode",
+            photo());
+    pdf.page(
+        "/MediaBox [0 0 200 200]",
+        "/XObject << /P " + picture + " 0 R >> /ExtGState << /G << /BM /Multiply >> >>",
+        "0.1 0 0 0 k 0 0 200 200 re f " + state + " q 200 0 0 200 0 0 cm /P Do Q 0 0 1 1 re f");
+    Artwork art = laid(pdf, PLACE);
+    PressMaking making = PressFiles.making(PressFiles.rules(Standard.X4, 300));
+    List<PressFile.Page> pages = List.of(new PressFile.Page(art, art.wrap()));
+    assertThat(PressFile.hindrances(pages, making).isEmpty()).isNotEqualTo(drawn);
+    double told = PressFile.weight(pages, making).bytes();
+    assertThat(Files.size(PressFiles.make(art, making)) / told).isBetween(0.5, 2.0);
   }
 
   /** A picture in inks, in a photo's packing, is the same bytes in the file. */
@@ -537,7 +595,7 @@ public class PlacedPageFormTest {
       {
         "takes its font for granted",
         "/Font << /F << /Type /Font /Subtype /Type1 /BaseFont /Courier >> >>",
-        two
+        two + "BT /F 9 Tf 90 190 Td (x) Tj ET"
       },
       {"restores too often", "", two + "Q q"},
       {"lacks an operand", "", two + "0 0 rg 0 0 1 1 re f"},
