@@ -69,6 +69,21 @@ public class DocketTest {
     assertThat(page.locator(".notes-list")).containsText("up to 828 pages");
   }
 
+  /** Within the moment in which typing goes on, a cover is composed elsewhere. */
+  @Test
+  public void whatIsTypedAfterAVisitToTheBenchIsToldWithThePiecesLaidThere() {
+    Desk desk = Desk.open().makeTitle("There and back", "Nobody").fill("6 x 9", "100", "");
+    desk.type("pages", "120");
+    desk.bench().layout("Ledger");
+    desk.go("/editions/" + desk.id() + "/docket");
+    desk.type("pages", "320");
+    // 200 × 0.002252 in
+    assertThat(desk.page.locator("#changes"))
+        .hasText(
+            Pattern.compile(
+                "Changed: spine \\+0\\.4504 in;.* pieces kept their places;.* nothing new to mend\\."));
+  }
+
   @Test
   public void anotherHouseBringsItsPapersAndItsUnit() {
     Desk desk = Desk.open().makeTitle("Two houses", "Nobody").fill("6 x 9", "320", "");

@@ -117,7 +117,7 @@ public class DocketController {
     }
     Cover after = covers.of(id, viewer);
     Optional<Cover> first =
-        runs.first(id, form.version(), DocketService.version(after.edition()), before);
+        runs.first(id, form.version(), DocketService.version(after.edition()), before, after);
     fill(model, after, problems, first.map(b -> Changed.said(b, after)).orElseGet(List::of));
     model.addAttribute("shapeChanged", !shape.equals(shape(after.edition())));
     model.addAttribute("answering", true);

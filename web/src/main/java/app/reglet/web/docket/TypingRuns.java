@@ -20,8 +20,9 @@ class TypingRuns {
    * What one window types.
    *
    * @param version of the docket as that window has it now
+   * @param revision of the design: what is typed after that was changed is no part of the run
    */
-  private record Run(String version, Cover first, Instant last) {}
+  private record Run(String version, int revision, Cover first, Instant last) {}
 
   private final Clock clock;
   private final Map<Long, Run> runs =
@@ -44,17 +45,20 @@ class TypingRuns {
    * @param was the docket's version that was typed on
    * @param is its version now
    * @param before the cover before what was typed last
+   * @param after the cover now
    */
-  synchronized Optional<Cover> first(Long edition, String was, String is, Optional<Cover> before) {
+  synchronized Optional<Cover> first(
+      Long edition, String was, String is, Optional<Cover> before, Cover after) {
     Instant now = clock.instant();
     Run run = runs.remove(edition);
     boolean goesOn =
         run != null
             && run.version().equals(was)
+            && before.map(c -> c.edition().getRevision() == run.revision()).orElse(true)
             && run.last().plus(FactsHistory.GOING_ON).isAfter(now);
     Optional<Cover> first =
         goesOn ? Optional.of(run.first()) : before.filter(c -> c.wrap().isPresent());
-    first.ifPresent(c -> runs.put(edition, new Run(is, c, now)));
+    first.ifPresent(c -> runs.put(edition, new Run(is, after.edition().getRevision(), c, now)));
     return first;
   }
 }
