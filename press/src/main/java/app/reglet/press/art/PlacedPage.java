@@ -16,7 +16,7 @@ import java.awt.geom.Rectangle2D;
  */
 public record PlacedPage(
     String sha, FileBytes file, int page, double pixels, boolean opaque, Rectangle2D part) {
-  /** All of a page. */
+  /** The part of a page that is all of it. */
   public static final Rectangle2D WHOLE = new Rectangle2D.Double(0, 0, 1, 1);
 
   /** One of which nothing is known. */

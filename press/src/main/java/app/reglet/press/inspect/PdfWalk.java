@@ -7,6 +7,7 @@ import app.reglet.press.inspect.PdfFacts.FontFact;
 import app.reglet.press.inspect.PdfFacts.Page;
 import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FontProgram;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -39,8 +40,6 @@ final class PdfWalk {
   private static final int DEEPEST_TREE = 64;
   private static final int DEEPEST_FORM = 32;
   private static final int LONGEST_NAME = 200;
-
-  private static final COSName FONT_FILE_3 = COSName.getPDFName("FontFile3");
 
   private final PDDocument document;
   private final Budget budget;
@@ -231,21 +230,7 @@ final class PdfWalk {
         text(
             font.getNameAsString(COSName.BASE_FONT),
             text(font.getNameAsString(COSName.NAME), "(unnamed)"));
-    COSDictionary described = font;
-    COSArray descendants = font.getCOSArray(COSName.DESCENDANT_FONTS);
-    if (type.equals("Type0")
-        && descendants != null
-        && descendants.size() > 0
-        && descendants.getObject(0) instanceof COSDictionary descendant) {
-      described = descendant;
-    }
-    COSDictionary descriptor = described.getCOSDictionary(COSName.FONT_DESC);
-    boolean embedded =
-        type.equals("Type3")
-            || descriptor != null
-                && (descriptor.getDictionaryObject(COSName.FONT_FILE) != null
-                    || descriptor.getDictionaryObject(COSName.FONT_FILE2) != null
-                    || descriptor.getDictionaryObject(FONT_FILE_3) != null);
+    boolean embedded = FontProgram.isInside(font);
     boolean subset = name.matches("[A-Z]{6}\\+.*");
     fonts.putIfAbsent(
         name + embedded, new FontFact(subset ? name.substring(7) : name, type, embedded, subset));

@@ -1,6 +1,7 @@
 package app.reglet.press.inspect;
 
 import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FontProgram;
 import java.awt.color.ICC_Profile;
 import java.io.IOException;
 import java.io.InputStream;
@@ -280,18 +281,12 @@ final class PrintFacts {
   }
 
   private void font(COSDictionary font) {
-    COSDictionary descriptor = font.getCOSDictionary(COSName.FONT_DESC);
     String name = String.valueOf(font.getNameAsString(COSName.BASE_FONT));
     if (COSName.TYPE0.equals(font.getCOSName(COSName.SUBTYPE))) {
       return; // its descendant has the file
     }
-    boolean inside =
-        descriptor != null
-            && (descriptor.containsKey(COSName.FONT_FILE)
-                || descriptor.containsKey(COSName.FONT_FILE2)
-                || descriptor.containsKey(COSName.FONT_FILE3));
     fonts.merge(name, 1, Integer::sum);
-    if (!inside && !COSName.TYPE3.equals(font.getCOSName(COSName.SUBTYPE))) {
+    if (!FontProgram.isInside(font)) {
       loose.add(name);
     }
   }

@@ -54,7 +54,7 @@ final class ColourInks {
     };
   }
 
-  /** Four inks as operands. */
+  /** Four inks as operands of {@code k} or as a shading's background. */
   static COSArray numbers(float[] inks) throws IOException {
     COSArray array = new COSArray();
     for (int i = 0; i < 4; i++) {

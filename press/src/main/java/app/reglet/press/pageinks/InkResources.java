@@ -13,7 +13,6 @@ import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
-import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
@@ -98,21 +97,12 @@ final class InkResources {
   private static COSArray four(boolean black) throws IOException {
     COSStream tint = new COSStream();
     tint.setInt(COSName.FUNCTION_TYPE, 4);
-    tint.setItem(COSName.DOMAIN, numbers(4));
-    tint.setItem(COSName.RANGE, numbers(3));
+    tint.setItem(COSName.DOMAIN, SampledFunction.repeated(4, COSInteger.ZERO, COSInteger.ONE));
+    tint.setItem(COSName.RANGE, SampledFunction.repeated(3, COSInteger.ZERO, COSInteger.ONE));
     try (var out = tint.createOutputStream()) {
       out.write((black ? BLACK : COLOURED).getBytes(java.nio.charset.StandardCharsets.US_ASCII));
     }
     return inks(tint, List.of("C", "M", "Y", "K"));
-  }
-
-  private static COSArray numbers(int pairs) {
-    COSArray array = new COSArray();
-    for (int i = 0; i < pairs; i++) {
-      array.add(COSInteger.ZERO);
-      array.add(COSInteger.ONE);
-    }
-    return array;
   }
 
   private void walk(COSDictionary page) throws IOException {
@@ -228,37 +218,18 @@ final class InkResources {
     int steps = parts == 1 ? 256 : GRID;
     float[] range = space.getDefaultDecode(8);
     SpaceInks inks = SpaceInks.of(space, screen);
-    COSStream table = new COSStream();
-    table.setInt(COSName.FUNCTION_TYPE, 0);
-    table.setInt(COSName.BITS_PER_SAMPLE, 8);
-    table.setItem(COSName.RANGE, numbers(3));
-    COSArray domain = new COSArray();
-    COSArray size = new COSArray();
-    for (int i = 0; i < parts; i++) {
-      domain.add(new COSFloat(range[2 * i]));
-      domain.add(new COSFloat(range[2 * i + 1]));
-      size.add(COSInteger.get(steps));
-    }
-    table.setItem(COSName.DOMAIN, domain);
-    table.setItem(COSName.SIZE, size);
-    byte[] samples = new byte[3 * (int) Math.pow(steps, parts)];
-    float[] colour = new float[parts];
-    for (int at = 0; at < samples.length / 3; at++) {
-      int rest = at; // the first component varies fastest
-      for (int i = 0; i < parts; i++) {
-        float share = rest % steps / (steps - 1f);
-        colour[i] = range[2 * i] + share * (range[2 * i + 1] - range[2 * i]);
-        rest /= steps;
-      }
-      int left = InkSpace.left(inks.of(colour), black);
-      samples[3 * at] = (byte) (left >> 16);
-      samples[3 * at + 1] = (byte) (left >> 8);
-      samples[3 * at + 2] = (byte) left;
-    }
+    COSStream table =
+        SampledFunction.of(
+            range,
+            steps,
+            3,
+            colour -> {
+              int left = InkSpace.left(inks.of(colour), black);
+              return new float[] {
+                (left >> 16) / 255f, (left >> 8 & 0xff) / 255f, (left & 0xff) / 255f
+              };
+            });
     budget.expectTime();
-    try (var out = table.createOutputStream()) {
-      out.write(samples);
-    }
     return inks(table, List.of("A", "B", "C").subList(0, parts));
   }
 

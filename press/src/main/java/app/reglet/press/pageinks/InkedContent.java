@@ -30,7 +30,7 @@ import org.apache.pdfbox.pdmodel.graphics.color.PDPattern;
 final class InkedContent {
   /** What a stream finds by the names it uses. */
   interface Named {
-    /** The space of a name. */
+    /** The space that a name stands for, in the stream's resources or the device's own. */
     PDColorSpace space(COSName name) throws IOException;
 
     /**

@@ -30,7 +30,7 @@ final class InkedImages {
   /** Pixels of a picture that is unpacked and packed anew; more take too much memory. */
   private static final long MOST_PIXELS = 80_000_000;
 
-  /** Ways of packing that every standard of a press file takes (ISO 15930-4, 6.2; -7, 6.4). */
+  /** Ways of packing that PDF/X-1a and PDF/X-4 take alike (ISO 15930-4 and -7, from memory). */
   private static final Set<COSName> TAKEN =
       Set.of(COSName.FLATE_DECODE, COSName.DCT_DECODE, COSName.CCITTFAX_DECODE);
 
@@ -117,7 +117,7 @@ final class InkedImages {
     return PDColorSpace.create(said);
   }
 
-  /** Changes one. */
+  /** Gives a picture in inks, in its place. */
   void change(COSStream image) throws IOException {
     BESIDE.forEach(k -> image.removeItem(COSName.getPDFName(k)));
     if (image.getDictionaryObject(COSName.SMASK) instanceof COSStream mask) {
@@ -139,7 +139,7 @@ final class InkedImages {
     }
   }
 
-  /** The palette in inks. */
+  /** The space of a picture whose palette is given in inks. */
   private COSArray indexed(PDIndexed space) throws IOException {
     COSArray was = (COSArray) space.getCOSObject();
     int highest = Math.max(0, Math.min(255, ((COSInteger) was.getObject(2)).intValue()));

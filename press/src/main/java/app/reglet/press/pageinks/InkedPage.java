@@ -2,6 +2,7 @@ package app.reglet.press.pageinks;
 
 import app.reglet.press.colour.PressInks;
 import app.reglet.press.reading.Budget;
+import app.reglet.press.reading.FontProgram;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -35,13 +36,12 @@ public final class InkedPage {
   /**
    * What a press file takes.
    *
-   * @param clear whether something may show through (not in PDF/X-1a, ISO 15930-4, 6.3)
+   * @param clear whether something may show through (in PDF/X-1a nothing may, ISO 15930-4)
    * @param fonts whether letters may be letters
    */
   public record Takes(boolean clear, boolean fonts) {}
 
   private static final COSName PROPERTIES = COSName.getPDFName("Properties");
-  private static final COSName FONT_FILE_3 = COSName.getPDFName("FontFile3");
 
   /** What says nothing of how a form is printed. */
   private static final List<String> BESIDE =
@@ -56,7 +56,10 @@ public final class InkedPage {
           "Ref",
           "Measure");
 
-  /** What a press file says itself, or what would change inks once more (ISO 15930-7, 6.8). */
+  /**
+   * Overprinting, and what would change inks once more in the press (ISO 32000-1, table 58): a
+   * press file has none of it.
+   */
   private static final List<String> NOT_ITS_OWN =
       List.of("OP", "op", "OPM", "TR", "TR2", "HT", "BG", "BG2", "UCR", "UCR2");
 
@@ -79,7 +82,7 @@ public final class InkedPage {
    * A stream of operators that is yet to be looked through.
    *
    * @param resources that it uses where it has none of its own
-   * @param gray whether it says how much of something else is seen, and stays as it is
+   * @param gray whether it says how much of something else is seen, and is given in gray
    */
   private record Shown(COSStream stream, COSDictionary resources, boolean gray) {}
 
@@ -262,11 +265,7 @@ public final class InkedPage {
   private void use(COSName kind, COSDictionary what, COSDictionary resources, boolean gray)
       throws IOException {
     budget.object();
-    Boolean before = seen.put(what, gray);
-    if (before != null) {
-      if (before != gray) {
-        throw new NotInInks("something that a mask shares with what it masks");
-      }
+    if (isForBoth(kind, what) ? seen.put(what, gray) != null : !isNew(what, gray)) {
       return;
     }
     if (COSName.XOBJECT.equals(kind)) {
@@ -282,6 +281,16 @@ public final class InkedPage {
     }
   }
 
+  /** Whether something may be used in a mask and outside: it is the same in both. */
+  private static boolean isForBoth(COSName kind, COSDictionary what) {
+    return COSName.EXT_G_STATE.equals(kind)
+        || COSName.FONT.equals(kind) && !COSName.TYPE3.equals(what.getCOSName(COSName.SUBTYPE));
+  }
+
+  /**
+   * Whether something was not looked at yet, which is changed in one way in a mask and in another
+   * outside.
+   */
   private boolean isNew(COSBase what, boolean gray) {
     Boolean before = seen.putIfAbsent(what, gray);
     if (before != null && before != gray) {
@@ -353,22 +362,7 @@ public final class InkedPage {
       }
       return;
     }
-    COSDictionary face = font;
-    if (font.getDictionaryObject(COSName.DESCENDANT_FONTS) instanceof COSArray below
-        && below.size() > 0
-        && below.getObject(0) instanceof COSDictionary d) {
-      face = d;
-    }
-    COSDictionary about = face.getCOSDictionary(COSName.FONT_DESC);
-    boolean brought =
-        about != null
-            && (about.getDictionaryObject(COSName.FONT_FILE) != null
-                || about.getDictionaryObject(COSName.FONT_FILE2) != null
-                || about.getDictionaryObject(FONT_FILE_3) instanceof COSStream file
-                    // of PDF 1.6 (ISO 32000-1, table 126)
-                    && (takes.clear()
-                        || !"OpenType".equals(file.getNameAsString(COSName.SUBTYPE))));
-    if (!brought) {
+    if (!FontProgram.isInside(font) || !takes.clear() && FontProgram.isOpenType(font)) {
       throw new NotInInks("a font that is not in the file");
     }
   }

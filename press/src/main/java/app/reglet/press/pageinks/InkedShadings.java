@@ -1,12 +1,10 @@
 package app.reglet.press.pageinks;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.util.Arrays;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
-import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.graphics.color.PDColorSpace;
@@ -22,8 +20,6 @@ final class InkedShadings {
 
   /** Steps along each side of a field. */
   private static final int FIELD = 65;
-
-  private static final int FULL = 65_535;
 
   private final ColourInks colours;
 
@@ -46,64 +42,23 @@ final class InkedShadings {
     }
   }
 
-  /** Changes one. */
+  /** Gives a shading that can be given so in inks. */
   void change(COSDictionary shading) throws IOException {
     PDShading read = PDShading.create(shading);
     PDColorSpace space = read.getColorSpace();
     SpaceInks inks = colours.of(space);
     int inputs = read.getShadingType() == PDShading.SHADING_TYPE1 ? 2 : 1;
-    float[] domain = domain(shading, inputs);
-    int steps = inputs == 1 ? STEPS : FIELD;
-    COSStream table = new COSStream();
-    table.setInt(COSName.FUNCTION_TYPE, 0);
-    table.setInt(COSName.BITS_PER_SAMPLE, 16);
-    COSArray inputsOf = new COSArray();
-    inputsOf.setFloatArray(domain);
-    table.setItem(COSName.DOMAIN, inputsOf);
-    COSArray size = new COSArray();
-    for (int i = 0; i < inputs; i++) {
-      size.add(COSInteger.get(steps));
-    }
-    table.setItem(COSName.SIZE, size);
-    COSArray range = new COSArray();
-    for (int i = 0; i < 4; i++) {
-      range.add(COSInteger.ZERO);
-      range.add(COSInteger.ONE);
-    }
-    table.setItem(COSName.RANGE, range);
-    try (OutputStream out = table.createOutputStream(COSName.FLATE_DECODE)) {
-      out.write(samples(read, space, inks, domain, steps));
-    }
-    COSBase background = shading.getDictionaryObject(COSName.BACKGROUND);
-    if (background instanceof COSArray a) {
-      shading.setItem(COSName.BACKGROUND, ColourInks.numbers(inks.of(a.toFloatArray())));
+    COSStream table =
+        SampledFunction.of(
+            domain(shading, inputs),
+            inputs == 1 ? STEPS : FIELD,
+            4,
+            at -> inks.of(Arrays.copyOf(read.evalFunction(at), space.getNumberOfComponents())));
+    if (shading.getDictionaryObject(COSName.BACKGROUND) instanceof COSArray background) {
+      shading.setItem(COSName.BACKGROUND, ColourInks.numbers(inks.of(background.toFloatArray())));
     }
     shading.setItem(COSName.COLORSPACE, COSName.DEVICECMYK);
     shading.setItem(COSName.FUNCTION, table);
-  }
-
-  private static byte[] samples(
-      PDShading shading, PDColorSpace space, SpaceInks inks, float[] domain, int steps)
-      throws IOException {
-    int inputs = domain.length / 2;
-    byte[] out = new byte[8 * (int) Math.pow(steps, inputs)];
-    float[] at = new float[inputs];
-    for (int n = 0; n < out.length / 8; n++) {
-      int rest = n; // the first input varies fastest
-      for (int i = 0; i < inputs; i++) {
-        float share = rest % steps / (steps - 1f);
-        at[i] = domain[2 * i] + share * (domain[2 * i + 1] - domain[2 * i]);
-        rest /= steps;
-      }
-      float[] colour = Arrays.copyOf(shading.evalFunction(at), space.getNumberOfComponents());
-      float[] four = inks.of(colour);
-      for (int i = 0; i < 4; i++) {
-        int level = Math.round(Math.max(0, Math.min(1, four[i])) * FULL);
-        out[8 * n + 2 * i] = (byte) (level >> 8);
-        out[8 * n + 2 * i + 1] = (byte) level;
-      }
-    }
-    return out;
   }
 
   private static float[] domain(COSDictionary shading, int inputs) {

@@ -85,7 +85,10 @@ final class SpacesOfStream implements InkedContent.Named {
         inFour.add(COSName.PATTERN);
         inFour.add(COSName.DEVICECMYK);
         left.setItem(name, inFour);
-      } else if (COSName.PATTERN.equals(space) || space instanceof COSArray b && b.size() == 1) {
+      } else if (COSName.PATTERN.equals(space)
+          || space instanceof COSArray b
+              && b.size() == 1
+              && COSName.PATTERN.equals(b.getObject(0))) {
         left.setItem(name, COSName.PATTERN);
       }
     }

@@ -12,46 +12,69 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.multipdf.LayerUtility;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 
-/** Placed pages as forms of a file in inks, each made once. */
+/** Placed pages as forms of a file, each made once. */
 final class LaidForms implements AutoCloseable {
+  /** What makes a form of a page. */
+  @FunctionalInterface
+  private interface Making {
+    Optional<PDFormXObject> of(PDDocument source, PlacedPage page) throws IOException;
+  }
+
   private final PDDocument into;
-  private final PressMaking making;
-  private final Repacked repacked;
+  private final Making making;
   private final Map<String, PDDocument> sources = new HashMap<>();
   private final Map<String, Optional<PDFormXObject>> made = new HashMap<>();
   private final Map<String, PDFormXObject> parts = new HashMap<>();
 
-  LaidForms(PDDocument into, PressMaking making, Repacked repacked) {
+  private LaidForms(PDDocument into, Making making) {
     this.into = into;
     this.making = making;
-    this.repacked = repacked;
+  }
+
+  /** Pages as they are, in the colours they have. */
+  static LaidForms asTheyAre(PDDocument into) {
+    return new LaidForms(
+        into,
+        (source, page) ->
+            Optional.of(new LayerUtility(into).importPageAsForm(source, page.page())));
+  }
+
+  /**
+   * Pages in a press's inks.
+   *
+   * @param making of a file in inks
+   * @param repacked how pictures are packed that can't stay as they are
+   */
+  static LaidForms inInks(PDDocument into, PressMaking making, Repacked repacked) {
+    return new LaidForms(
+        into,
+        (source, page) ->
+            InkedPage.form(
+                into,
+                source,
+                page.page(),
+                takes(making),
+                making.inks(),
+                repacked,
+                Budget.forKept(page.file().length())));
   }
 
   private static InkedPage.Takes takes(PressMaking making) {
     return new InkedPage.Takes(!making.isX1a(), !making.rules().outlines());
   }
 
-  /** A page; empty where it has what can't be given in inks but as pixels. */
+  /** All of a page; empty where it has what can't be given in inks but as pixels. */
   Optional<PDFormXObject> of(PlacedPage page) {
     return made.computeIfAbsent(key(page), k -> make(page));
   }
 
-  /** What is seen of a page that can be given so. */
+  /** What is seen of a page that can be a form. */
   PDFormXObject part(PlacedPage page) {
-    return part(into, page, of(page).orElseThrow(), parts);
-  }
-
-  /**
-   * What is seen of a page.
-   *
-   * @param whole the page as a form
-   * @param parts those there are already
-   */
-  static PDFormXObject part(
-      PDDocument into, PlacedPage page, PDFormXObject whole, Map<String, PDFormXObject> parts) {
+    PDFormXObject whole = of(page).orElseThrow();
     if (page.isWhole()) {
       return whole;
     }
@@ -73,14 +96,7 @@ final class LaidForms implements AutoCloseable {
         source = Loader.loadPDF(page.file().all());
         sources.put(page.sha(), source);
       }
-      return InkedPage.form(
-          into,
-          source,
-          page.page(),
-          takes(making),
-          making.inks(),
-          repacked,
-          Budget.forKept(page.file().length()));
+      return making.of(source, page);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

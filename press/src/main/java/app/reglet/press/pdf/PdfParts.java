@@ -6,12 +6,8 @@ import java.awt.geom.Rectangle2D;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.HashMap;
-import java.util.Map;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.multipdf.LayerUtility;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
@@ -32,9 +28,6 @@ final class PdfParts implements AutoCloseable {
   private final PDColorSpace rgb;
   private final Fonts fonts;
   private final ImageObjects images;
-  private final Map<String, PDDocument> sources = new HashMap<>();
-  private final Map<String, PDFormXObject> pages = new HashMap<>();
-  private final Map<String, PDFormXObject> parts = new HashMap<>();
   private final LaidForms laid;
 
   /**
@@ -45,12 +38,12 @@ final class PdfParts implements AutoCloseable {
   }
 
   PdfParts(PDDocument document, PDColorSpace rgb, Progress progress) {
-    this(document, rgb, new Images(document, progress), null);
+    this(document, rgb, new Images(document, progress), LaidForms.asTheyAre(document));
   }
 
   /** A document in inks. */
   static PdfParts inInks(PDDocument document, PressMaking making, InkImages images) {
-    return new PdfParts(document, null, images, new LaidForms(document, making, images::packed));
+    return new PdfParts(document, null, images, LaidForms.inInks(document, making, images::packed));
   }
 
   private PdfParts(PDDocument document, PDColorSpace rgb, ImageObjects images, LaidForms laid) {
@@ -114,32 +107,12 @@ final class PdfParts implements AutoCloseable {
 
   /** Whether a page of another document can be a form of this one. */
   boolean stays(PlacedPage placed) {
-    return laid == null || laid.of(placed).isPresent();
+    return laid.of(placed).isPresent();
   }
 
   /** What is seen of a page of another document, as a form: its fonts and pictures as they are. */
   PDFormXObject page(PlacedPage placed) {
-    if (laid != null) {
-      return laid.part(placed);
-    }
-    return LaidForms.part(document, placed, whole(placed), parts);
-  }
-
-  private PDFormXObject whole(PlacedPage placed) {
-    return pages.computeIfAbsent(
-        placed.sha() + " " + placed.page(),
-        k -> {
-          try {
-            PDDocument source = sources.get(placed.sha());
-            if (source == null) {
-              source = Loader.loadPDF(placed.file().all());
-              sources.put(placed.sha(), source);
-            }
-            return new LayerUtility(document).importPageAsForm(source, placed.page());
-          } catch (IOException e) {
-            throw new UncheckedIOException(e);
-          }
-        });
+    return laid.part(placed);
   }
 
   /** The box of a placed page as its form's own matrix, which turns it upright, makes it. */
@@ -210,11 +183,6 @@ final class PdfParts implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    for (PDDocument source : sources.values()) {
-      source.close();
-    }
-    if (laid != null) {
-      laid.close();
-    }
+    laid.close();
   }
 }

@@ -8,6 +8,7 @@ import app.reglet.core.design.Design;
 import app.reglet.core.design.Ground;
 import app.reglet.core.design.Piece;
 import app.reglet.core.design.Span;
+import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
 import app.reglet.core.wrap.Region;
@@ -17,6 +18,7 @@ import app.reglet.press.art.Artwork;
 import app.reglet.press.inspect.HandPdf;
 import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.ornament.Ornament;
+import app.reglet.press.pdf.PressFiles;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
@@ -32,6 +34,9 @@ import java.util.Optional;
 /** Covers on which a page of somebody's PDF lies, for tests. */
 final class LaidPages {
   static final Wrap WRAP = Specimen.wrap(200);
+
+  private static final String SHA = "cd".repeat(32);
+  private static final double DOWN = 20;
 
   private LaidPages() {}
 
@@ -86,7 +91,38 @@ final class LaidPages {
 
   static Artwork laid(Kept kept, Box box, Piece... beside) {
     List<Piece> all = new ArrayList<>(List.of(beside));
-    all.add(piece("page", box, new Content.Page("cd".repeat(32), 1)));
+    all.add(piece("page", box, new Content.Page(SHA, 1)));
     return composed(kept, all);
+  }
+
+  /**
+   * A part of the file's page as high as it is, from {@code y} 20 mm down.
+   *
+   * @param x from the sheet's left, mm
+   * @param width mm
+   * @param height mm
+   * @param from share of the page's width where it begins
+   * @param to where it ends
+   */
+  static Piece cutting(String id, double x, double width, double height, double from, double to) {
+    return piece(
+        id,
+        new Box(mm(x), mm(DOWN), mm(width), mm(height)),
+        new Content.Cutting(SHA, 1, from, 0, to, 1));
+  }
+
+  /** The press file of a cover, at most 300 % of ink. */
+  static Path made(Artwork art, Standard standard) {
+    return PressFiles.make(art, PressFiles.making(PressFiles.rules(standard, 300)));
+  }
+
+  /** The pictures of a file as another program lists them, in columns. */
+  static List<String[]> pictures(Path pdf) {
+    return Tool.ok("pdfimages", "-list", pdf.toString())
+        .lines()
+        .skip(2)
+        .map(l -> l.strip().split("\\s+"))
+        .filter(c -> c[2].equals("image"))
+        .toList();
   }
 }

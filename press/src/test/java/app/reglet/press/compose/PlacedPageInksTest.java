@@ -1,6 +1,7 @@
 package app.reglet.press.compose;
 
 import static app.reglet.press.compose.LaidPages.composed;
+import static app.reglet.press.compose.LaidPages.cutting;
 import static app.reglet.press.compose.LaidPages.laid;
 import static app.reglet.press.compose.LaidPages.mm;
 import static app.reglet.press.compose.LaidPages.piece;
@@ -37,7 +38,6 @@ import app.reglet.press.Specimen;
 import app.reglet.press.art.Artwork;
 import app.reglet.press.inspect.HandPdf;
 import app.reglet.press.pdf.PressFiles;
-import app.reglet.testing.Tool;
 import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -117,6 +117,13 @@ public class PlacedPageInksTest {
     return "BT /F " + size + " Tf " + x + " " + y + " Td (" + text + ") Tj ET\n";
   }
 
+  /** A page with words in a font that the file lacks. */
+  private static HandPdf lettered(String size, String content) {
+    HandPdf pdf = new HandPdf();
+    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
+    return pdf.page("/MediaBox [0 0 " + size + "]", "/Font << /F " + font + " 0 R >>", content);
+  }
+
   private static HandPdf spoiled() {
     HandPdf pdf = new HandPdf();
     int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
@@ -187,25 +194,14 @@ public class PlacedPageInksTest {
   /** The left half beyond its edge, mirrored there, and the right half: a page with letters. */
   @Test
   public void cuttingsOfAPageTakeNoMorePixelsThanTheyShow() throws IOException {
-    String sha = "cd".repeat(32);
-    HandPdf pdf = new HandPdf();
-    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
-    pdf.page(
-        "/MediaBox [0 0 100 100]",
-        "/Font << /F " + font + " 0 R >>",
-        "0.2 0.1 0 0 k 0 0 100 100 re f 0 0 0 1 k "
-            + words(10, 50, 12, "left")
-            + words(60, 50, 12, "right"));
-    Piece left =
-        piece(
-            "left",
-            new Box(mm(AT), mm(AT), mm(27.5), mm(50)),
-            new Content.Cutting(sha, 1, -0.05, 0, 0.5, 1));
-    Piece right =
-        piece(
-            "right",
-            new Box(mm(AT + 30), mm(AT), mm(25), mm(50)),
-            new Content.Cutting(sha, 1, 0.5, 0, 1, 1));
+    HandPdf pdf =
+        lettered(
+            "100 100",
+            "0.2 0.1 0 0 k 0 0 100 100 re f 0 0 0 1 k "
+                + words(10, 50, 12, "left")
+                + words(60, 50, 12, "right"));
+    Piece left = cutting("left", AT, 27.5, 50, -0.05, 0.5);
+    Piece right = cutting("right", AT + 30, 25, 50, 0.5, 1);
     Artwork art = composed(LaidPages.Kept.of(pdf), List.of(left, right));
     assertThat(new PageBringsFonts().find(new Subject(WRAP, Specimen.BOOK, art.laid())))
         .as("one file lacks its font once")
@@ -215,11 +211,7 @@ public class PlacedPageInksTest {
     for (Standard standard : List.of(Standard.X4, Standard.X1A)) {
       Path made = PressFiles.make(art, PressFiles.making(PressFiles.rules(standard, 300)));
       long pixels =
-          Tool.ok("pdfimages", "-list", made.toString())
-              .lines()
-              .skip(2)
-              .map(l -> l.strip().split("\\s+"))
-              .filter(c -> c[2].equals("image"))
+          LaidPages.pictures(made).stream()
               .mapToLong(c -> Long.parseLong(c[3]) * Long.parseLong(c[4]))
               .sum();
       double shown = 52.5 * 50 * Math.pow(600 / MM_PER_INCH, 2);
@@ -272,24 +264,13 @@ public class PlacedPageInksTest {
   /** The spine of a file that is drawn out lies below itself: its words are seen once. */
   @Test
   public void wordsThatLieUnderAnotherPartOfAFileAreNotJudged() throws IOException {
-    String sha = "cd".repeat(32);
-    HandPdf pdf = new HandPdf();
-    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
-    pdf.page(
-        "/MediaBox [0 0 100 100]",
-        "/Font << /F " + font + " 0 R >>",
-        "0 0 0 0.2 k 0 0 100 100 re f 0.5 0.4 0.4 0.9 k " + words(40, 50, 6, "tiny"));
+    HandPdf pdf =
+        lettered(
+            "100 100",
+            "0 0 0 0.2 k 0 0 100 100 re f 0.5 0.4 0.4 0.9 k " + words(40, 50, 6, "tiny"));
     LaidPages.Kept opaque = LaidPages.Kept.of(pdf);
-    Piece below =
-        piece(
-            "below",
-            new Box(mm(AT), mm(AT), mm(60), mm(50)),
-            new Content.Cutting(sha, 1, 0, 0, 1, 1));
-    Piece above =
-        piece(
-            "above",
-            new Box(mm(AT + 10), mm(AT), mm(40), mm(50)),
-            new Content.Cutting(sha, 1, 0, 0, 1, 1));
+    Piece below = cutting("below", AT, 60, 50, 0, 1);
+    Piece above = cutting("above", AT + 10, 40, 50, 0, 1);
     assertThat(found(composed(opaque, List.of(below))))
         .anyMatch(f -> f.piece().equals(Optional.of("below")));
     List<Finding> both = found(composed(opaque, List.of(below, above)));
@@ -303,16 +284,14 @@ public class PlacedPageInksTest {
   /** Letters beside what they are cut to are in the file, and nobody sees them. */
   @Test
   public void wordsThatAreCutAwayAreNotRead() throws IOException {
-    HandPdf pdf = new HandPdf();
-    int font = pdf.add("<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>");
-    pdf.page(
-        "/MediaBox [0 0 300 100]",
-        "/Font << /F " + font + " 0 R >>",
-        "q 0 0 150 100 re W n "
-            + words(20, 50, 12, "seen")
-            + words(200, 50, 12, "beside")
-            + words(120, 20, 12, "half of it")
-            + "Q");
+    HandPdf pdf =
+        lettered(
+            "300 100",
+            "q 0 0 150 100 re W n "
+                + words(20, 50, 12, "seen")
+                + words(200, 50, 12, "beside")
+                + words(120, 20, 12, "half of it")
+                + "Q");
     assertThat(LaidPages.Kept.of(pdf).about().content().words())
         .extracting(w -> w.text())
         .containsExactly("seen", "half of ");

@@ -75,6 +75,33 @@ public class JobsAgainTest {
         events);
   }
 
+  /** What is done between a row's being read or written and its being handed back. */
+  private interface Between {
+    void does(String method, Object[] args) throws Exception;
+  }
+
+  private JobRows rows(Between between) {
+    JobRows real = reglet.bean(JobRows.class);
+    return (JobRows)
+        Proxy.newProxyInstance(
+            JobsAgainTest.class.getClassLoader(),
+            new Class<?>[] {JobRows.class},
+            (proxy, method, args) -> {
+              Object out;
+              // as it is before what is done next, which may write the same row
+              boolean failing =
+                  method.getName().equals("saveAndFlush")
+                      && ((Job) args[0]).getState() == Job.State.FAILED;
+              try {
+                out = method.invoke(real, args);
+              } catch (InvocationTargetException e) {
+                throw e.getCause();
+              }
+              between.does(failing ? "failed" : method.getName(), args);
+              return out;
+            });
+  }
+
   /** Whether a thread stands at a monitor of Jobs, or at a lock that Jobs asked for. */
   private static boolean waitsForJobs(Thread thread) {
     StackTraceElement[] at = thread.getStackTrace();
@@ -102,38 +129,24 @@ public class JobsAgainTest {
     CountDownLatch ordered = new CountDownLatch(1);
     CountDownLatch again = new CountDownLatch(1);
     JobRows rows =
-        (JobRows)
-            Proxy.newProxyInstance(
-                JobsAgainTest.class.getClassLoader(),
-                new Class<?>[] {JobRows.class},
-                (proxy, method, args) -> {
-                  boolean ending =
-                      method.getName().equals("saveAndFlush")
-                          && ((Job) args[0]).getState() == Job.State.FAILED
-                          && saved.getAndIncrement() == 0;
-                  Object out;
-                  try {
-                    out = method.invoke(real, args);
-                  } catch (InvocationTargetException e) {
-                    throw e.getCause();
-                  }
-                  if (ending) {
-                    Thread other =
-                        new Thread(
-                            () -> {
-                              ordered.countDown();
-                              jobs[0].order(order("again"));
-                              jobs[0].make(real.findByHash(order("again").hash()).get().getId());
-                              again.countDown();
-                            });
-                    other.start();
-                    ordered.await(Patience.seconds(), TimeUnit.SECONDS);
-                    while (other.isAlive() && !waitsForJobs(other)) {
-                      Thread.onSpinWait(); // as far as it comes while this one is not over
-                    }
-                  }
-                  return out;
-                });
+        rows(
+            (method, args) -> {
+              if (method.equals("failed") && saved.getAndIncrement() == 0) {
+                Thread other =
+                    new Thread(
+                        () -> {
+                          ordered.countDown();
+                          jobs[0].order(order("again"));
+                          jobs[0].make(real.findByHash(order("again").hash()).get().getId());
+                          again.countDown();
+                        });
+                other.start();
+                ordered.await(Patience.seconds(), TimeUnit.SECONDS);
+                while (other.isAlive() && !waitsForJobs(other)) {
+                  Thread.onSpinWait(); // as far as it comes while this one is not over
+                }
+              }
+            });
     jobs[0] = jobs(rows, maker, event -> {});
     Job first = jobs[0].order(order("again"));
     jobs[0].make(first.getId());
@@ -213,21 +226,12 @@ public class JobsAgainTest {
     Jobs maker = jobs(real, new Writing(), event -> {});
     AtomicInteger read = new AtomicInteger();
     JobRows rows =
-        (JobRows)
-            Proxy.newProxyInstance(
-                JobsAgainTest.class.getClassLoader(),
-                new Class<?>[] {JobRows.class},
-                (proxy, method, args) -> {
-                  try {
-                    Object row = method.invoke(real, args);
-                    if (method.getName().equals("findById") && read.getAndIncrement() == 0) {
-                      maker.make((Long) args[0]);
-                    }
-                    return row;
-                  } catch (InvocationTargetException e) {
-                    throw e.getCause();
-                  }
-                });
+        rows(
+            (method, args) -> {
+              if (method.equals("findById") && read.getAndIncrement() == 0) {
+                maker.make((Long) args[0]);
+              }
+            });
     Job job = maker.order(order("ends at once"));
     Job seen = jobs(rows, new Writing(), event -> {}).await(job, 1);
     assertThat(read.get()).as("read as not over, and again").isGreaterThan(1);
