@@ -37,6 +37,7 @@ final class EveryPaint {
           "q 20 0 0 20 X Y cm /Palette Do Q",
           "q 20 0 0 20 X Y cm /Inks Do Q",
           "q 20 0 0 20 X Y cm /Calibrated Do Q",
+          "q 20 0 0 20 X Y cm /Hex Do Q",
           "0 1 0 rg q 20 0 0 20 X Y cm /Stencil Do Q",
           "q 20 0 0 20 X Y cm BI /W 2 /H 2 /BPC 8 /CS /RGB /F /AHx ID 10A0F010A0F010A0F010A0F0> EI Q",
           "q X Y 20 20 re W n 1 0 0 1 X Y cm /Axial sh Q",
@@ -45,6 +46,7 @@ final class EveryPaint {
           "/Pattern cs /Tiles scn RECT",
           "/Uncoloured cs 0.2 0.3 0.9 /Stamps scn RECT",
           "/Pattern cs /Run scn RECT",
+          "/Pattern cs /Backed scn RECT",
           "q 1 0 0 1 X Y cm /Form Do Q",
           "0.5 0 0.5 rg BT /Type3 20 Tf X Y Td (a) Tj ET",
           "0.1 0.5 0.5 rg BT /Word 40 Tf X Y Td (.) Tj ET RECT",
@@ -67,7 +69,7 @@ final class EveryPaint {
     return out.toString();
   }
 
-  private static byte[] resource(String name) throws IOException {
+  static byte[] resource(String name) throws IOException {
     try (InputStream in = EveryPaint.class.getResourceAsStream(name)) {
       return in.readAllBytes();
     }
@@ -189,6 +191,8 @@ final class EveryPaint {
             times(16, 130, 20, 60, 10))
         + " 0 R /Calibrated "
         + pdf.stream(image(4, "/ColorSpace [/ICCBased " + icc + " 0 R]"), times(16, 90, 160, 20))
+        + " 0 R /Hex "
+        + pdf.stream(image(2, "/ColorSpace /DeviceGray /Filter /ASCIIHexDecode"), "60606060>")
         + " 0 R /Stencil "
         + stencil(pdf)
         + " 0 R /Form "
@@ -205,7 +209,10 @@ final class EveryPaint {
         + tiles
         + " 0 R /Stamps "
         + stamps
-        + " 0 R /Run << /PatternType 2 /Shading "
+        + " 0 R /Backed << /PatternType 2 /Shading << /ShadingType 2 /ColorSpace /DeviceRGB /Coords"
+        + " [0 0 0 1] /Background [0.9 0.3 0.1] /Function "
+        + run
+        + " 0 R >> >> /Run << /PatternType 2 /Shading "
         + own
         + " 0 R >> >> /Font << /Type3 "
         + type3

@@ -92,7 +92,7 @@ public class PlacedPageFormTest {
     pdf.page("/MediaBox [0 0 200 200] /Rotate " + turned, resources, EveryPaint.painted());
     Artwork art = laid(pdf, PLACE);
     Path file = made(art, standard);
-    assertThat(pictures(file)).as("pictures of the page, none of the page").hasSize(6);
+    assertThat(pictures(file)).as("pictures of the page, none of the page").hasSize(7);
     Raster plates = PressFiles.plates(file, PPI);
     InkPixels drawn = drawn(art);
     for (int i = 0; i < EveryPaint.CELLS.size(); i++) {
@@ -131,6 +131,7 @@ public class PlacedPageFormTest {
         .doesNotContain("/ICCBased")
         .doesNotContain("/Lab")
         .doesNotContain("/Separation")
+        .doesNotContain("ASCIIHexDecode") // not every standard takes it
         .doesNotContain("/OCProperties")
         .doesNotContain("/Properties")
         .doesNotContainPattern("[\\d.]+ [\\d.]+ [\\d.]+ (rg|RG)\\s");
@@ -285,7 +286,7 @@ public class PlacedPageFormTest {
                 + " /DeviceRGB >> /Resources << /ExtGState << /Both "
                 + both
                 + " 0 R >> >>",
-            "/Both gs 0.5 0.5 0.5 rg 0 0 200 200 re f");
+            "/Both gs 0.2 0.6 0.78 rg 0 0 200 200 re f"); // 0.3 r + 0.59 g + 0.11 b is half
     pdf.page(
         "/MediaBox [0 0 200 200]",
         "/ExtGState << /Half << /ca 0.5 /OP true /op true >> /Masked << /SMask << /S /Luminosity /G "
@@ -367,11 +368,49 @@ public class PlacedPageFormTest {
     }
   }
 
+  /** PDF/X-1a is PDF 1.4, which has no OpenType fonts (ISO 32000-1, table 126). */
   @Test
-  public void aLayerThatIsHiddenInTheFileIsNotPrinted() throws IOException {
+  public void anOpenTypeFontIsTakenInX4AndIsPixelsInX1a() throws IOException {
+    HandPdf pdf = new HandPdf();
+    int program =
+        pdf.stream(
+            "/Subtype /OpenType", EveryPaint.resource("/fonts/oswald/Oswald_600SemiBold.ttf"));
+    int about =
+        pdf.add(
+            "<< /Type /FontDescriptor /FontName /Open /Flags 32 /FontBBox [0 0 1000 1000]"
+                + " /ItalicAngle 0 /Ascent 900 /Descent -250 /CapHeight 800 /StemV 100 /FontFile3 "
+                + program
+                + " 0 R >>");
+    int font =
+        pdf.add(
+            "<< /Type /Font /Subtype /TrueType /BaseFont /Open /FirstChar 97 /LastChar 97 /Widths"
+                + " [500] /FontDescriptor "
+                + about
+                + " 0 R >>");
+    pdf.page(
+        "/MediaBox [0 0 200 200]",
+        "/Font << /F " + font + " 0 R >>",
+        "BT /F 30 Tf 20 20 Td (a) Tj ET");
+    Artwork art = laid(pdf, PLACE);
+    List<PressFile.Page> pages = List.of(new PressFile.Page(art, art.wrap()));
+    assertThat(PressFile.hindrances(pages, PressFiles.making(PressFiles.rules(Standard.X1A, 300))))
+        .containsExactly("a font that is not in the file");
+    assertThat(PressFile.hindrances(pages, PressFiles.making(PressFiles.rules(Standard.X4, 300))))
+        .isEmpty();
+  }
+
+  @DataProvider
+  Object[][] hidden() {
+    return new Object[][] {{"/OFF [LAYER]"}, {"/BaseState /OFF"}};
+  }
+
+  @Test(dataProvider = "hidden")
+  public void aLayerThatIsHiddenInTheFileIsNotPrinted(String said) throws IOException {
     HandPdf pdf = new HandPdf();
     int layer = pdf.add("<< /Type /OCG /Name (Guides) >>");
-    pdf.catalog("/OCProperties << /OCGs [" + layer + " 0 R] /D << /OFF [" + layer + " 0 R] >> >>");
+    String ref = layer + " 0 R";
+    pdf.catalog(
+        "/OCProperties << /OCGs [" + ref + "] /D << " + said.replace("LAYER", ref) + " >> >>");
     pdf.page(
         "/MediaBox [0 0 200 200]",
         "/Properties << /L " + layer + " 0 R >>",

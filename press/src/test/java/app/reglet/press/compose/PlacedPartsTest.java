@@ -5,6 +5,8 @@ import static app.reglet.press.compose.LaidPages.laid;
 import static app.reglet.press.compose.LaidPages.mm;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.reglet.core.design.Content;
+import app.reglet.core.design.Piece;
 import app.reglet.core.house.PressRules.Standard;
 import app.reglet.core.measure.Box;
 import app.reglet.press.art.Artwork;
@@ -58,7 +60,11 @@ public class PlacedPartsTest {
             + "BT /F 12 Tf 120 120 Td 14 TL 4 2 (lantern oil) \" ET "
             + words(10, 150, "samphire")
             + words(115, 60, "sedge")
-            + words(70, 180, "over the cut"));
+            + words(70, 180, "over the cut")
+            // letters that cut what follows: without them all would be painted
+            + "q 7 Tr "
+            + words(150, 20, "cutting")
+            + "0 1 0 0 k 0 0 200 200 re f Q");
     LaidPages.Kept kept = LaidPages.Kept.of(pdf);
     Artwork parts =
         LaidPages.composed(
@@ -93,5 +99,28 @@ public class PlacedPartsTest {
       }
     }
     assertThat(apartPixels).isZero();
+  }
+
+  /** The upper and the lower half: a page counts from below, a sheet from above. */
+  @Test
+  public void theUpperPartHasTheWordsAtTheHead() throws IOException {
+    HandPdf pdf = new HandPdf();
+    int font = EveryPaint.font(pdf);
+    pdf.page(
+        "/MediaBox [0 0 200 200]",
+        "/Font << /F " + font + " 0 R >>",
+        words(20, 150, "at the head") + words(20, 40, "at the foot"));
+    for (double from : new double[] {0, 0.5}) {
+      Piece half =
+          LaidPages.piece(
+              "half",
+              new Box(mm(AT), mm(AT), mm(SIDE), mm(SIDE / 2.0)),
+              new Content.Cutting("cd".repeat(32), 1, 0, from, 1, from + 0.5));
+      Path made =
+          LaidPages.made(LaidPages.composed(LaidPages.Kept.of(pdf), List.of(half)), Standard.X4);
+      assertThat(Tool.ok("pdftotext", made.toString(), "-"))
+          .contains(from == 0 ? "head" : "foot")
+          .doesNotContain(from == 0 ? "foot" : "head");
+    }
   }
 }
