@@ -11,22 +11,29 @@ import java.awt.geom.Rectangle2D;
  * @param page counted from 0
  * @param pixels across it where nothing but pictures is on it; 0 where there is more, or nobody
  *     knows
+ * @param photos pixels of the pictures on it that are packed with loss, all together
  * @param opaque whether it is known to hide all that lies below it
  * @param part what of it is seen at most, in the unit square with its top left corner at 0, 0
  */
 public record PlacedPage(
-    String sha, FileBytes file, int page, double pixels, boolean opaque, Rectangle2D part) {
+    String sha,
+    FileBytes file,
+    int page,
+    double pixels,
+    long photos,
+    boolean opaque,
+    Rectangle2D part) {
   /** The part of a page that is all of it. */
   public static final Rectangle2D WHOLE = new Rectangle2D.Double(0, 0, 1, 1);
 
   /** One of which nothing is known. */
   public PlacedPage(String sha, FileBytes file, int page) {
-    this(sha, file, page, 0, false, WHOLE);
+    this(sha, file, page, 0, 0, false, WHOLE);
   }
 
   /** A part of it, cut by what it lies in. */
   public PlacedPage seen(Rectangle2D other) {
-    return new PlacedPage(sha, file, page, pixels, opaque, other.createIntersection(WHOLE));
+    return new PlacedPage(sha, file, page, pixels, photos, opaque, other.createIntersection(WHOLE));
   }
 
   /** Whether all of it may be seen. */

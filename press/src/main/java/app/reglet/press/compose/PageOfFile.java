@@ -14,6 +14,10 @@ public record PageOfFile(PlacedPage page, PdfPage about) {
             file,
             about.number() - 1,
             about.pixelsAcross(),
+            about.content().pictures().stream()
+                .filter(p -> p.filter().equals("DCTDecode"))
+                .mapToLong(p -> (long) p.width() * p.height())
+                .sum(),
             about.isOpaque(),
             PlacedPage.WHOLE),
         about);

@@ -27,17 +27,20 @@ public record Weight(long pixels, long bytes) {
   /** Of what is in a file besides pixels: a profile and a few faces. */
   private static final long REST = 300_000;
 
-  /** Four inks as a JPEG to three colours as one, neither coarser than the other. */
-  private static final double FOUR_INKS = 1.9;
+  /** What a pixel of a photo in four inks has more than in three colours, in bytes at most. */
+  private static final double INKS_OF_PIXEL = 0.5;
+
+  /** What a photo in four inks has more than in three colours, in sizes of that file at most. */
+  private static final double INKS_OF_FILE = 5;
 
   /** Four inks packed quickly to three colours packed well. */
   private static final double LOSSLESS = 4.5;
 
-  /** A placed page in four inks to its file: photos grow, all that is in inks already does not. */
-  private static final double PAGE_IN_INKS = 1.4;
-
   /** Bytes of a pixel in four inks, packed without loss, at most. */
   private static final double WITHOUT_LOSS = 2.2;
+
+  /** Bytes of a pixel in four inks of a photo that is drawn with what lies over it. */
+  private static final double PHOTO = 1.4;
 
   /** Bytes of a pixel of shadows and tints. */
   private static final double SMOOTH = 0.4;
@@ -92,7 +95,8 @@ public record Weight(long pixels, long bytes) {
         } else if (mark instanceof Mark.Image i) {
           count(i.pixels());
         } else if (mark instanceof Mark.Page p && seen.add(p.page().sha())) {
-          add(p.page().sha(), 0, p.page().file().length() * (inks ? PAGE_IN_INKS : 1));
+          double file = p.page().file().length();
+          add(p.page().sha(), 0, inks ? photoInInks(file, p.page().photos()) : file);
         }
       }
     }
@@ -118,7 +122,7 @@ public record Weight(long pixels, long bytes) {
             @Override
             public Void drawn(Pixels.Drawn d) {
               long n = (long) d.width() * d.height();
-              add(new Object(), n, (holdsPhoto(d.marks()) ? 1 : SMOOTH) * n);
+              add(new Object(), n, (holdsPhoto(d.marks()) ? PHOTO : SMOOTH) * n);
               return null;
             }
           });
@@ -135,7 +139,8 @@ public record Weight(long pixels, long bytes) {
       double share = (double) s.columns() * s.rows() / all;
       if (p.format() == Picture.Format.JPEG) {
         // fewer pixels hold more each
-        return p.file().length() * Math.pow(share, 0.8) * (inks ? FOUR_INKS : 1);
+        double file = p.file().length() * Math.pow(share, 0.8);
+        return inks ? photoInInks(file, (long) s.columns() * s.rows()) : file;
       }
       return inks
           ? Math.min(WITHOUT_LOSS * all * share, p.file().length() * share * LOSSLESS)
@@ -143,11 +148,20 @@ public record Weight(long pixels, long bytes) {
     }
   }
 
+  /**
+   * A JPEG in four inks: they are packed better than most photos are, so that a pixel has about the
+   * same whatever it had before, but for those that show nothing much.
+   */
+  private static double photoInInks(double file, long pixels) {
+    return file + Math.min(INKS_OF_PIXEL * pixels, INKS_OF_FILE * file);
+  }
+
   private static boolean holdsPhoto(List<Mark> marks) {
     return marks.stream()
         .anyMatch(
             m ->
                 m instanceof Mark.Group g && holdsPhoto(g.marks())
+                    || m instanceof Mark.Page p && p.page().photos() > 0
                     || m instanceof Mark.Image i && i.pixels() instanceof Pixels.Stored);
   }
 }

@@ -32,6 +32,7 @@ final class EveryPaint {
           "0 0.8 0.2 0 K 20 w LINE",
           "0.6 G 20 w LINE",
           "q 1 0 0 rg Q RECT", // what was set before is set again
+          "/Rgb cs q /DeviceCMYK cs Q 0.1 0.2 0.9 sc RECT", // and so is the space
           "q 20 0 0 20 X Y cm /Gray Do Q",
           "q 20 0 0 20 X Y cm /Colours Do Q",
           "q 20 0 0 20 X Y cm /Palette Do Q",

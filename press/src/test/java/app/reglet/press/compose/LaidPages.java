@@ -30,6 +30,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** Covers on which a page of somebody's PDF lies, for tests. */
 final class LaidPages {
@@ -114,6 +122,24 @@ final class LaidPages {
   /** The press file of a cover, at most 300 % of ink. */
   static Path made(Artwork art, Standard standard) {
     return PressFiles.make(art, PressFiles.making(PressFiles.rules(standard, 300)));
+  }
+
+  /** The filters that the streams of a file are packed with, by their names. */
+  static Set<String> packings(Path pdf) throws IOException {
+    Set<String> out = new TreeSet<>();
+    try (PDDocument read = Loader.loadPDF(pdf.toFile())) {
+      for (var key : read.getDocument().getXrefTable().keySet()) {
+        if (read.getDocument().getObjectFromPool(key).getObject() instanceof COSStream s) {
+          COSBase filter = s.getFilters();
+          if (filter instanceof COSName name) {
+            out.add(name.getName());
+          } else if (filter instanceof COSArray all) {
+            out.addAll(all.toCOSNameStringList());
+          }
+        }
+      }
+    }
+    return out;
   }
 
   /** The pictures of a file as another program lists them, in columns. */
