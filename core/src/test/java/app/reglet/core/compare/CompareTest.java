@@ -1,7 +1,9 @@
 package app.reglet.core.compare;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.reglet.core.Refusal;
 import app.reglet.core.book.Binding;
 import app.reglet.core.book.Flaps;
 import app.reglet.core.book.PageTurn;
@@ -151,6 +153,73 @@ public class CompareTest {
         .filter(t -> t.kind() == kind)
         .map(PageCurve.Threshold::pages)
         .toList();
+  }
+
+  /** 24 to 740 pages are bound; a sixteenth of that, 44, is shown at either side. */
+  @Test
+  public void theCurveShowsBothEndsOfWhatIsBoundAndTheCountThatIsAsked() {
+    PageCurve curve = PageCurve.of(NOVEL, Houses.GANNET);
+    assertThat(curve.from()).isEqualTo(1);
+    assertThat(curve.to()).isEqualTo(784);
+    assertThat(PageCurve.of(NOVEL.withPages(900), Houses.GANNET).to()).isEqualTo(954);
+    assertThat(curve.points())
+        .filteredOn(p -> p.pages() == 312)
+        .containsExactly(new PageCurve.Point(312, Length.in("0.78"), Length.in("11.03")));
+  }
+
+  @Test
+  public void aRangeOfCountsHasItsThresholdsAtBothEndsAndNoneBeside() {
+    assertThat(PageCurve.over(NOVEL, Houses.GANNET, 24, 740).thresholds())
+        .extracting(PageCurve.Threshold::kind)
+        .contains(PageCurve.Kind.LEAST, PageCurve.Kind.MOST);
+    assertThat(PageCurve.over(NOVEL, Houses.GANNET, 25, 739).thresholds())
+        .extracting(PageCurve.Threshold::kind)
+        .containsExactly(PageCurve.Kind.SPINE_TYPE);
+    assertThat(PageCurve.over(NOVEL, Houses.GANNET, 80, 80).thresholds())
+        .extracting(t -> t.sentence(Unit.IN))
+        .containsExactly("words on the spine from 80 pages");
+    for (int[] none : new int[][] {{0, 9}, {9, 8}}) {
+      assertThatThrownBy(() -> PageCurve.over(NOVEL, Houses.GANNET, none[0], none[1]))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("from 1 or more upwards");
+    }
+  }
+
+  /** At most a thousand counts are measured, at even distances. */
+  @Test
+  public void aWideRangeIsThinnedOut() {
+    int[][] cases = {{1, 1000, 1}, {1, 1001, 2}, {2, 2500, 3}};
+    for (int[] c : cases) {
+      List<Integer> counts =
+          PageCurve.over(NOVEL, Houses.GANNET, c[0], c[1]).points().stream()
+              .map(PageCurve.Point::pages)
+              .toList();
+      assertThat(counts).hasSizeLessThanOrEqualTo(1000).isNotEmpty();
+      for (int i = 1; i < counts.size(); i++) {
+        assertThat(counts.get(i) - counts.get(i - 1)).as("to " + c[1]).isEqualTo(c[2]);
+      }
+    }
+  }
+
+  @Test
+  public void aThresholdSaysByWhichSpineItComes() {
+    Specification s = spec(Binding.PERFECT_BOUND, "6 x 9 in", 320, "bulky-80");
+    assertThat(PageCurve.of(s, Houses.OSIER).thresholds())
+        .extracting(t -> t.sentence(Unit.MM))
+        .contains("words on the spine from 80 pages (spine of 6 mm)");
+  }
+
+  @Test
+  public void anotherBindingHasTheCountsFromAndUpToWhichItIsPossible() {
+    PageCurve curve =
+        PageCurve.over(
+            spec(Binding.PERFECT_BOUND, "5 x 8 in", 120, "cream"), Houses.WHIMBREL, 1, 300);
+    assertThat(curve.thresholds())
+        .filteredOn(t -> t.binding().equals(Optional.of(Binding.SADDLE_STITCHED)))
+        .extracting(t -> t.kind() + " " + t.pages())
+        .containsExactly("BINDING_FROM 8", "BINDING_UP_TO 64");
+    assertThat(curve.thresholds())
+        .isSortedAccordingTo(java.util.Comparator.comparingInt(PageCurve.Threshold::pages));
   }
 
   @Test

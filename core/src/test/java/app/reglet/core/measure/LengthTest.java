@@ -190,4 +190,52 @@ public class LengthTest {
       }
     }
   }
+
+  /** Quanta are so small that only their sums are seen: thirds of them, and halves to even. */
+  @Test
+  public void aLengthIsDividedToTheNearestQuantumWithHalvesToEven() {
+    long[][] cases = {
+      {7, 2, 4},
+      {5, 2, 2},
+      {3, 2, 2},
+      {1, 2, 0},
+      {-1, 2, 0},
+      {-3, 2, -2},
+      {-5, 2, -2},
+      {7, 3, 2},
+      {8, 3, 3},
+      {-7, 3, -2},
+      {-8, 3, -3},
+      {9, 3, 3},
+      {10, 4, 2},
+      {14, 4, 4},
+      {11, 4, 3},
+    };
+    for (long[] c : cases) {
+      assertThat(new Length(c[0]).dividedBy(c[1]).quanta())
+          .as(c[0] + " by " + c[1])
+          .isEqualTo(c[2]);
+    }
+  }
+
+  @Test
+  public void theLongestLengthIsTakenAndNothingLonger() {
+    assertThat(Length.mm("25000").toMm()).isEqualTo(25000);
+    assertThat(Length.nearMm(25000).toMm()).isEqualTo(25000);
+    assertThat(Length.nearMm(-24999.999999).toMm()).isEqualTo(-24999.999999);
+    for (double far : new double[] {25000.000001, -25000.000001, 1e300}) {
+      assertThatThrownBy(() -> Length.nearMm(far))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("25 m");
+    }
+    assertThatThrownBy(() -> Length.mm("-25000.000001")).isInstanceOf(Refusal.class);
+  }
+
+  /** 72 points are an inch by definition, and a page of a PDF is counted in them. */
+  @Test
+  public void pointsArePartsOfAnInch() {
+    assertThat(Length.in("1").toPoints()).isEqualTo(72);
+    assertThat(Length.mm("25.4").half().toPoints()).isEqualTo(36);
+    assertThat(Length.mm("-2.54").toPoints()).isEqualTo(-7.2);
+  }
 }

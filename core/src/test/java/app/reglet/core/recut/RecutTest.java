@@ -196,6 +196,99 @@ public class RecutTest {
     }
   }
 
+  /**
+   * Back, spine and front alone on boards: all get the size that the largest needs, and what is
+   * then too wide or too high is cut off evenly at both sides. Figures of the geometry alone.
+   */
+  @Test
+  public void partsThatGoToBoardsHaveOneSizeAndAreCutEvenly() {
+    Wrap boards = measured(Houses.DUNLIN, Binding.CASE_LAMINATE, 300, "white");
+    Choices three = new Choices(true, true, Optional.empty(), false);
+    double width = 12.25 + 0.7;
+    Recut.Result r = new Recut(boards, pdf(width, 9.25), three).result();
+    Box front = joined(boards, PanelKind.FRONT);
+    double most = Math.max(front.width().toMm() / (6 * INCH), front.height().toMm() / (9 * INCH));
+    assertThat(most).isGreaterThan(1);
+    for (Recut.Part p : r.parts()) {
+      assertThat(p.across()).isCloseTo(most, HAIR);
+      assertThat(p.down()).isCloseTo(most, HAIR);
+      assertThat(p.cutDown())
+          .isCloseTo((9 * INCH * most - front.height().toMm()) / 2, within(1e-6));
+      boolean spine = p.kinds().equals(List.of(PanelKind.SPINE));
+      double there =
+          (spine ? boards.panel(PanelKind.SPINE).orElseThrow().trim() : front).width().toMm();
+      double own = (spine ? 0.7 : 6) * INCH * most;
+      assertThat(p.cutAcross()).isCloseTo(Math.max(0, (own - there) / 2), within(1e-6));
+      assertThat(p.isAsItWas()).isFalse();
+    }
+    // what of the file is seen on the front: its trim begins 6.825 in from the left
+    Recut.Part part = r.parts().get(2);
+    Box box = box(r, boards, "front");
+    Content.Cutting cut = cut(r, "front");
+    double turnIn = box.right().minus(front.right()).toMm();
+    assertThat(turnIn).isPositive();
+    assertThat(cut.left() * width * INCH)
+        .isCloseTo(6.825 * INCH + part.cutAcross() / most, within(1e-6));
+    assertThat(cut.right() * width * INCH)
+        .isCloseTo(12.825 * INCH + (turnIn - part.cutAcross()) / most, within(1e-6));
+    assertThat(cut.top() * 9.25 * INCH)
+        .isCloseTo(0.125 * INCH + (part.cutDown() - turnIn) / most, within(1e-6));
+    assertThat(cut.bottom() * 9.25 * INCH)
+        .isCloseTo(9.125 * INCH + (turnIn - part.cutDown()) / most, within(1e-6));
+    assertThat(r.side().piece("cut-front").orElseThrow().name()).isEqualTo("Front");
+  }
+
+  /** A board with its hinge. */
+  private static Box joined(Wrap wrap, PanelKind board) {
+    List<Box> boxes =
+        wrap.panels().stream().filter(p -> p.kind().board() == board).map(p -> p.trim()).toList();
+    assertThat(boxes).hasSize(2);
+    Box first = boxes.get(0);
+    return new Box(
+        first.left(), first.top(), boxes.get(1).right().minus(first.left()), first.height());
+  }
+
+  /** What a file of three parts has beyond the trim is half of what it is higher. */
+  @Test
+  public void theBleedOfThreePartsIsReadFromTheHeightUnlessItCanBeNone() {
+    Wrap jacket = measured(Houses.DUNLIN, Binding.DUST_JACKET, 300, "white");
+    Choices three = new Choices(true, true, Optional.empty(), false);
+    assertThat(new Recut(jacket, pdf(13.4, 9.5), three).result().bleed())
+        .isCloseTo(0.25 * INCH, within(1e-6));
+    // an inch and a tenth at each side is another size; a picture has none: an eighth
+    assertThat(new Recut(jacket, pdf(15, 11.2), three).result().bleed()).isEqualTo(3.175);
+    FinishedSheet picture = new FinishedSheet(SHA, 0, 13 / 9.25, Optional.empty());
+    Recut.Result r = new Recut(jacket, picture, three).result();
+    assertThat(r.bleed()).isEqualTo(3.175);
+    assertThat(r.scale()).isEqualTo(1);
+    assertThat(r.spine().orElseThrow().toMm()).isCloseTo(0.75 * INCH, within(1e-6));
+    Choices trimmed = new Choices(false, true, Optional.empty(), false);
+    assertThat(new Recut(jacket, pdf(13, 9), trimmed).result().bleed()).isZero();
+  }
+
+  @Test
+  public void aPartIsAsItWasUnlessItIsDrawnOrCutSoThatItIsSeen() {
+    assertThat(part(1, 1, 0, 0).isAsItWas()).isTrue();
+    assertThat(part(1.0004, 0.9996, 0.01, 0.01).isAsItWas()).isTrue();
+    for (Recut.Part other :
+        List.of(
+            part(1.001, 1, 0, 0),
+            part(0.999, 1, 0, 0),
+            part(1, 1.001, 0, 0),
+            part(1, 0.999, 0, 0),
+            part(1, 1, 0.03, 0),
+            part(1, 1, 0, 0.03))) {
+      assertThat(other.isAsItWas()).as(other.toString()).isFalse();
+    }
+    assertThat(part(2, 2, 0, 0).isCut()).isFalse();
+    assertThat(part(1, 1, 0.03, 0).isCut()).isTrue();
+    assertThat(part(1, 1, 0, 0.03).isCut()).isTrue();
+  }
+
+  private static Recut.Part part(double across, double down, double cutAcross, double cutDown) {
+    return new Recut.Part(List.of(PanelKind.FRONT), 0, 100, across, down, cutAcross, cutDown);
+  }
+
   @Test
   public void whatCanBeNoSuchCoverIsRefusedWithTheFigures() {
     Wrap wrap = wrap(400);
@@ -203,8 +296,23 @@ public class RecutTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("the file is 158.8 mm wide")
         .hasMessageContaining("leaves -152.4 mm for a spine");
-    assertThatThrownBy(() -> new Recut(wrap, pdf(30, 9.25), bled()).result())
-        .isInstanceOf(Refusal.class);
+    // 120 mm are a spine, 121 are none; half a millimetre is, 0.4 is not
+    for (double none : new double[] {121, 0.4}) {
+      assertThatThrownBy(() -> new Recut(wrap, pdf(12.25 + none / INCH, 9.25), bled()).result())
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining(
+              String.format(
+                  java.util.Locale.ROOT, "take 311.2 mm of it, which leaves %.1f mm", none));
+    }
+    for (double spine : new double[] {119.9, 0.6}) {
+      assertThat(
+              new Recut(wrap, pdf(12.25 + spine / INCH, 9.25), bled())
+                  .result()
+                  .spine()
+                  .orElseThrow()
+                  .toMm())
+          .isCloseTo(spine, within(1e-6));
+    }
     assertThatThrownBy(() -> new FinishedSheet(SHA, 0, 0, Optional.empty()))
         .isInstanceOf(Refusal.class);
   }
