@@ -2,6 +2,7 @@ package app.reglet.core.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.Refusal;
 import org.testng.annotations.DataProvider;
@@ -77,5 +78,35 @@ public class ColourTest {
         }) {
       assertThatThrownBy(() -> Colour.parse(wrong)).as(wrong).isInstanceOf(Refusal.class);
     }
+  }
+
+  /** The weights of red, green and blue are those of Rec. 709, which IEC 61966-2-1 takes over. */
+  @Test
+  public void greenIsTheLightestOfTheThreeAndWhiteIsAllOfThem() {
+    assertThat(new Colour.Rgb(0xff0000).lightness()).isCloseTo(0.2126, within(1e-9));
+    assertThat(new Colour.Rgb(0x00ff00).lightness()).isCloseTo(0.7152, within(1e-9));
+    assertThat(new Colour.Rgb(0x0000ff).lightness()).isCloseTo(0.0722, within(1e-9));
+    assertThat(new Colour.Rgb(0xffffff).lightness()).isCloseTo(1, within(1e-9));
+    assertThat(new Colour.Rgb(0x804020).lightness())
+        .isCloseTo((0.2126 * 128 + 0.7152 * 64 + 0.0722 * 32) / 255, within(1e-9));
+  }
+
+  @Test
+  public void aShareOfAnotherColourIsMixedInValueByValue() {
+    assertThat(LinearLight.mixed(0x204060, 0xffffff, 0)).isEqualTo(0x204060);
+    assertThat(LinearLight.mixed(0x204060, 0xf0e0d0, 1)).isEqualTo(0xf0e0d0);
+    assertThat(LinearLight.mixed(0x204060, 0x60c020, 0.25)).isEqualTo(0x306050);
+    assertThat(LinearLight.mixed(0x000000, 0xffffff, 0.5)).isEqualTo(0x808080);
+  }
+
+  /** The curve of sRGB has a straight piece near black (IEC 61966-2-1). */
+  @Test
+  public void lightAndValueAreEachOthersInverse() {
+    for (int v = 0; v < 256; v++) {
+      assertThat(LinearLight.value(LinearLight.of(v))).isEqualTo(v);
+    }
+    assertThat(LinearLight.value(0.002)).isEqualTo((int) Math.round(255 * 12.92 * 0.002));
+    assertThat(LinearLight.value(-1)).isZero();
+    assertThat(LinearLight.value(7)).isEqualTo(255);
   }
 }

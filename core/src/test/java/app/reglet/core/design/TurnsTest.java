@@ -1,6 +1,7 @@
 package app.reglet.core.design;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.reglet.core.measure.Length;
@@ -69,5 +70,30 @@ public class TurnsTest {
     assertThat(Turns.of(upright.withAngle(90)).isNone()).isFalse();
     Length odd = new Length(123_456_789_012_345L);
     assertThat(Turns.NONE.inwards(odd, odd.negate())).containsExactly(odd, odd.negate());
+  }
+
+  /** Above −180 up to 180, as many whole turns as there are taken off. */
+  @Test
+  public void anAngleIsTheSameTurnInItsShortestWay() {
+    double[][] turns = {
+      {180, 180},
+      {-180, 180},
+      {181, -179},
+      {-181, 179},
+      {359, -1},
+      {-359, 1},
+      {360, 0},
+      {540, 180},
+      {-540, 180},
+      {90, 90},
+      {-90, -90},
+      {-0.0, 0},
+      {725, 5},
+    };
+    for (double[] t : turns) {
+      assertThat(Placement.turned(t[0])).as(t[0] + "°").isEqualTo(t[1]);
+    }
+    assertThatThrownBy(() -> Placement.turned(Double.NaN))
+        .isInstanceOf(IllegalArgumentException.class);
   }
 }

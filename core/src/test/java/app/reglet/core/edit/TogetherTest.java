@@ -19,8 +19,10 @@ import app.reglet.core.design.Content;
 import app.reglet.core.design.Design;
 import app.reglet.core.design.Line;
 import app.reglet.core.design.Piece;
+import app.reglet.core.design.Placement;
 import app.reglet.core.design.PrintedSide;
 import app.reglet.core.design.Span;
+import app.reglet.core.design.Turns;
 import app.reglet.core.design.Words;
 import app.reglet.core.house.Houses;
 import app.reglet.core.measure.Box;
@@ -40,6 +42,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import org.testng.annotations.Test;
 
 /** Several pieces as one, groups in groups, snapping, pasting and the inside; figures by hand. */
@@ -319,5 +322,66 @@ public class TogetherTest {
     assertThat(place(after, "a")[0] + 10).isCloseTo(35 - 15 * c + 7.5, within(1e-4));
     assertThat(place(after, "a")[1] + 5).isCloseTo(30 - 7.5 - 15 * c, within(1e-4));
     assertThat(after.piece("b").orElseThrow().placement().angle()).isEqualTo(30);
+  }
+
+  /** Where a point of a piece comes to lie, mm on the sheet: its middle, then a step each way. */
+  private static double[] lies(double x, double y, Turns turns) {
+    return new double[] {x, y, turns.xx(), turns.yx(), turns.xy(), turns.yy()};
+  }
+
+  /** Against the group's own turn: what was in a group lies as it lay when it is taken out. */
+  @Test
+  public void whatIsTakenOutOfATurnedAndMirroredGroupLiesAsItLay() {
+    Random random = new Random(5);
+    double[] angles = {0, 30, 90, -135, 180};
+    for (Placement.Flip flip : Placement.Flip.values()) {
+      for (Placement.Flip own : Placement.Flip.values()) {
+        for (double angle : angles) {
+          Piece a = piece("a", 10, 10, 20, 10);
+          Piece b = piece("b", 50, 30, 10, 20);
+          double turn = random.nextInt(360) - 179;
+          Piece turned = a.withPlacement(new Placement(a.placement().anchors(), turn, own));
+          Design grouped = after(design(turned, b), "edit", "group", "piece", "a,b");
+          String id = grouped.outside().pieces().get(0).id();
+          Design d =
+              grouped.changed(
+                  id, g -> g.withPlacement(new Placement(g.placement().anchors(), angle, flip)));
+          Piece group = d.piece(id).orElseThrow();
+          Box all = group.anchors().on(WRAP).orElseThrow();
+          Turns t = Turns.of(group.placement());
+          Design loose = after(d, "edit", "ungroup", "piece", id);
+          for (String member : List.of("a", "b")) {
+            Piece in = member.equals("a") ? turned : b;
+            Box was = in.anchors().on(WRAP).orElseThrow();
+            double x = was.centreX().minus(all.centreX()).toMm();
+            double y = was.centreY().minus(all.centreY()).toMm();
+            double[] before =
+                lies(
+                    all.centreX().toMm() + t.xx() * x + t.xy() * y,
+                    all.centreY().toMm() + t.yx() * x + t.yy() * y,
+                    t.then(in.placement()));
+            Piece out = loose.piece(member).orElseThrow();
+            Box is = out.anchors().on(WRAP).orElseThrow();
+            assertThat(lies(is.centreX().toMm(), is.centreY().toMm(), Turns.of(out.placement())))
+                .as(member + " with " + own + " by " + turn + " in " + flip + " by " + angle)
+                .containsExactly(before, within(1e-5));
+            assertThat(is.size().width().minus(was.size().width()).abs().toMm()).isLessThan(1e-6);
+          }
+        }
+      }
+    }
+  }
+
+  /** A turn goes on past the half turn and comes out between −180 and 180. */
+  @Test
+  public void whatIsSwungPastHalfATurnHasTheSameTurnCountedTheOtherWay() {
+    Piece a = piece("a", 10, 10, 20, 10);
+    Design two = design(a.withPlacement(a.placement().withAngle(150)), piece("b", 50, 30, 10, 20));
+    Design there = after(two, "edit", "swing", "piece", "a,b", "angle", "70");
+    assertThat(there.piece("a").orElseThrow().placement().angle()).isEqualTo(-140);
+    assertThat(there.piece("b").orElseThrow().placement().angle()).isEqualTo(70);
+    Design back = after(there, "edit", "swing", "piece", "a,b", "angle", "-70");
+    assertThat(back.piece("a").orElseThrow().placement().angle()).isEqualTo(150);
+    assertThat(back.piece("b").orElseThrow().placement().angle()).isZero();
   }
 }
