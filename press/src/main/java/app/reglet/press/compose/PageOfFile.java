@@ -2,7 +2,9 @@ package app.reglet.press.compose;
 
 import app.reglet.press.art.PlacedPage;
 import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.reading.FileBytes;
+import java.util.function.Predicate;
 
 /** A page of a PDF that was brought, and what is known of it. */
 public record PageOfFile(PlacedPage page, PdfPage about) {
@@ -14,12 +16,22 @@ public record PageOfFile(PlacedPage page, PdfPage about) {
             file,
             about.number() - 1,
             about.pixelsAcross(),
-            about.content().pictures().stream()
-                .filter(p -> p.filter().equals("DCTDecode"))
-                .mapToLong(p -> (long) p.width() * p.height())
-                .sum(),
+            photos(about.content()),
             about.isOpaque(),
             PlacedPage.WHOLE),
         about);
+  }
+
+  private static PlacedPage.Photos photos(PageContent content) {
+    return new PlacedPage.Photos(
+        pixels(content, p -> true), pixels(content, p -> p.space().endsWith("RGB")));
+  }
+
+  private static long pixels(PageContent content, Predicate<PageContent.PlacedPicture> which) {
+    return content.pictures().stream()
+        .filter(p -> p.filter().equals("DCTDecode"))
+        .filter(which)
+        .mapToLong(p -> (long) p.width() * p.height())
+        .sum();
   }
 }

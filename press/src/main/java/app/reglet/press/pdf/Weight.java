@@ -96,7 +96,7 @@ public record Weight(long pixels, long bytes) {
           count(i.pixels());
         } else if (mark instanceof Mark.Page p && seen.add(p.page().sha())) {
           double file = p.page().file().length();
-          add(p.page().sha(), 0, inks ? photoInInks(file, p.page().photos()) : file);
+          add(p.page().sha(), 0, inks ? photoInInks(file, p.page().photos().ofScreen()) : file);
         }
       }
     }
@@ -161,7 +161,7 @@ public record Weight(long pixels, long bytes) {
         .anyMatch(
             m ->
                 m instanceof Mark.Group g && holdsPhoto(g.marks())
-                    || m instanceof Mark.Page p && p.page().photos() > 0
+                    || m instanceof Mark.Page p && p.page().photos().all() > 0
                     || m instanceof Mark.Image i && i.pixels() instanceof Pixels.Stored);
   }
 }

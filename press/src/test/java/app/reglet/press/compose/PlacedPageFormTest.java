@@ -29,6 +29,7 @@ import app.reglet.press.pdf.PressMaking;
 import app.reglet.press.raster.FinePixels;
 import app.reglet.press.raster.InkPixels;
 import app.reglet.press.raster.SeparatedPictures;
+import app.reglet.testing.Scratch;
 import app.reglet.testing.Tool;
 import java.awt.image.BufferedImage;
 import java.awt.image.Raster;
@@ -182,13 +183,13 @@ public class PlacedPageFormTest {
     assertThat(Integer.parseInt(pictures.get(0)[12])).isBetween(27, 28);
   }
 
-  /** A photo of four megapixels, as many programs put one into a page. */
-  private static byte[] photo() throws IOException {
+  /** A picture of four megapixels as a JPEG: grains of light, or one colour. */
+  private static byte[] jpeg(boolean flat) throws IOException {
     BufferedImage image = new BufferedImage(2000, 2000, BufferedImage.TYPE_INT_RGB);
     Random random = new Random(7);
     for (int y = 0; y < 2000; y++) {
       for (int x = 0; x < 2000; x++) {
-        int light = (x + y) / 20 + random.nextInt(30);
+        int light = flat ? 180 : 40 + (x + y) / 25 + random.nextInt(30);
         image.setRGB(x, y, light << 16 | light * 4 / 5 << 8 | light / 2);
       }
     }
@@ -197,20 +198,37 @@ public class PlacedPageFormTest {
     return out.toByteArray();
   }
 
+  /** The photo in inks, as another program writes it, whose values are the inverse of the inks. */
+  private static byte[] inInks() throws IOException {
+    Path there = Scratch.file("inks", ".jpg");
+    Path photo = Scratch.holding("photo.jpg", jpeg(false));
+    Tool.ok("convert", photo.toString(), "-colorspace", "CMYK", "-quality", "75", there.toString());
+    return Files.readAllBytes(there);
+  }
+
   @DataProvider
-  Object[][] weighed() {
-    return new Object[][] {{"", false}, {"/G gs", true}};
+  Object[][] weighed() throws IOException {
+    String inks = "/DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
+    return new Object[][] {
+      {"a photo", "/DeviceRGB", jpeg(false), "", false},
+      {"one colour", "/DeviceRGB", jpeg(true), "", false},
+      {"a photo in inks", inks, inInks(), "", false},
+      {"a photo that must become pixels", "/DeviceRGB", jpeg(false), "/G gs", true},
+      {"one in inks that must", inks, inInks(), "/G gs", true},
+    };
   }
 
   /** As a form, and where it must become pixels. */
   @Test(dataProvider = "weighed")
-  public void theFileIsAboutAsLargeAsWasToldBefore(String state, boolean drawn) throws IOException {
+  public void theFileIsAboutAsLargeAsWasToldBefore(
+      String what, String space, byte[] jpeg, String state, boolean drawn) throws IOException {
     HandPdf pdf = new HandPdf();
     int picture =
         pdf.stream(
-            "/Type /XObject /Subtype /Image /Width 2000 /Height 2000 /BitsPerComponent 8 /ColorSpace"
-                + " /DeviceRGB /Filter /DCTDecode",
-            photo());
+            "/Type /XObject /Subtype /Image /Width 2000 /Height 2000 /BitsPerComponent 8 /ColorSpace "
+                + space
+                + " /Filter /DCTDecode",
+            jpeg);
     pdf.page(
         "/MediaBox [0 0 200 200]",
         "/XObject << /P " + picture + " 0 R >> /ExtGState << /G << /BM /Multiply >> >>",
@@ -221,7 +239,7 @@ public class PlacedPageFormTest {
     assertThat(PressFile.hindrances(pages, making).isEmpty()).isNotEqualTo(drawn);
     double told = PressFile.weight(pages, making).bytes();
     assertThat(Files.size(PressFiles.make(art, making)) / told)
-        .as("told %.0f", told)
+        .as("%s, told %.0f", what, told)
         .isBetween(0.5, 2.0);
   }
 
