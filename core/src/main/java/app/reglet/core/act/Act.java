@@ -28,7 +28,7 @@ public enum Act {
       "sheet-size trim-box page-count inside-size pixels would-fit edge-white spine-off-middle"),
   FILE(
       "Save the file otherwise",
-      "fonts kind-other file-large file-locked standard-unkept colours-of-screen colours-in-inks condition-missing condition-other ink-heavy shows-through inks-beside overprints carries-notes carries-layers carries-form carries-scripts carries-files carries-marks words-untold drawing-broken");
+      "fonts kind-other file-large file-locked standard-unkept colours-of-screen colours-in-inks condition-missing condition-other ink-heavy ink-lowered shows-through inks-beside overprints carries-notes carries-layers carries-form carries-scripts carries-files carries-marks words-untold drawing-broken");
 
   private static final Map<String, Act> BY_CODE =
       Stream.of(values())

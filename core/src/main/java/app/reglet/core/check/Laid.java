@@ -103,6 +103,24 @@ public sealed interface Laid {
   record Face(String id, String name, String family, boolean fine) {}
 
   /**
+   * What lies behind every piece.
+   *
+   * @param outline the sheet
+   * @param paper whether nothing is printed there, on any part of the cover
+   */
+  record Ground(Outline outline, boolean paper) implements Laid {
+    @Override
+    public String piece() {
+      return GROUND;
+    }
+
+    @Override
+    public String name() {
+      return "Ground";
+    }
+  }
+
+  /**
    * An area of colour, or a line.
    *
    * @param line how thick its line is; zero without one
@@ -149,6 +167,7 @@ public sealed interface Laid {
    * @param on what is drawn on it, as it lies on the sheet
    * @param seen how its words stand out, of those that were measured
    * @param covers whether nothing that lies below it is seen within the bounds of its outline
+   * @param inks what its inks tell, pixel by pixel, where it lies
    */
   record Page(
       String piece,
@@ -158,10 +177,12 @@ public sealed interface Laid {
       List<String> missing,
       List<Laid> on,
       List<Seen> seen,
-      boolean covers)
+      boolean covers,
+      List<Finding> inks)
       implements Laid {
     public Page {
       on = List.copyOf(on);
+      inks = List.copyOf(inks);
       seen = List.copyOf(seen);
     }
   }

@@ -218,6 +218,34 @@ public sealed interface OfFile extends Found {
     }
   }
 
+  /**
+   * More ink in one place of a file that is laid on a cover than the paper dries: the press file is
+   * made with less there.
+   *
+   * @param found at the worst place, percent
+   * @param most that the house allows, percent
+   * @param share of what is seen of the file where there is more
+   */
+  record InkLowered(int found, int most, double share) implements OfFile {
+    @Override
+    public String code() {
+      return "ink-lowered";
+    }
+
+    @Override
+    public String told(Unit unit) {
+      return "Up to "
+          + found
+          + " % of ink lies in one place of this file, and more than the "
+          + most
+          + " % that the house allows on "
+          + percent(share)
+          + " of it: the press file will have "
+          + most
+          + " % there, which may look lighter.";
+    }
+  }
+
   /** Something shows through, and the house's standard has nothing of the kind. */
   record ShowsThrough(List<String> what, String standard) implements OfFile {
     @Override

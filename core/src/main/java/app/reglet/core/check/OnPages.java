@@ -22,9 +22,20 @@ public final class OnPages implements Check {
                 .filter(l -> hidden.stream().noneMatch(h -> h.contains(l.extent())))
                 .toList();
         of(page, on, s).forEach(f -> found.add(without(f, page)));
+        boolean paper = page.covers() || isPaper(s.laid().subList(0, i));
+        page.inks().stream()
+            .filter(f -> paper || !(f.found() instanceof OfFile.WhiteEdge))
+            .filter(f -> hidden.stream().noneMatch(h -> h.contains(f.place().orElseThrow())))
+            .forEach(f -> found.add(without(f, page)));
       }
     }
     return found;
+  }
+
+  /** Whether white paper is seen where a page has nothing, as it lies on these. */
+  private static boolean isPaper(List<Laid> below) {
+    return below.stream()
+        .allMatch(l -> l instanceof Laid.Page || l instanceof Laid.Ground g && g.paper());
   }
 
   /** Where nothing is seen of what lies below, as below the spine of a file that is drawn out. */

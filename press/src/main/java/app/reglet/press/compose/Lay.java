@@ -74,7 +74,7 @@ final class Lay {
   void ground(Composition side) {
     List<Mark> all = new ArrayList<>();
     Box sheet = wrap.sheetBox();
-    laid.add(new Laid.Area(Artwork.GROUND, "Ground", Outlines.of(sheet, STILL)));
+    laid.add(new Laid.Ground(Outlines.of(sheet, STILL), isPaper(side)));
     ground(side.ground(), sheet, wrap.box(side.ground().region()).orElse(sheet), all);
     for (Panel panel : wrap.panels()) {
       Ground own = side.parts().get(panel.kind());
@@ -85,6 +85,10 @@ final class Lay {
     }
     marks.add(
         new Mark.Group(Artwork.GROUND, offGlue().map(Effects::clipped).orElse(Effects.NONE), all));
+  }
+
+  private static boolean isPaper(Composition side) {
+    return side.parts().isEmpty() && side.ground().equals(Composition.BLANK.ground());
   }
 
   /** The sheet without the strip that is glued, from its top to its foot; empty without one. */

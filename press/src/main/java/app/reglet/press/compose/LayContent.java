@@ -163,17 +163,8 @@ final class LayContent implements Content.Visitor<List<Mark>> {
             rect.y() + (rect.height() - height * scale) / 2);
     place.scale(width * scale, height * scale);
     Shape covered = place.createTransformedShape(new Rectangle2D.Double(0, 0, 1, 1));
-    FileAsLaid drawn = drawn(about, place, covered);
-    lay.laid.add(
-        new Laid.Page(
-            piece.id(),
-            piece.name(),
-            Outlines.hull(covered, toSheet),
-            content.sha(),
-            about.missing(),
-            drawn.laid(),
-            drawn.seen(),
-            covers(about)));
+    PageOnSheet on = PageOnSheet.of(about, place, covered, toSheet);
+    laid(found.get(), on, Outlines.hull(covered, toSheet), content.sha());
     return List.of(new Mark.Page(found.get().page(), place));
   }
 
@@ -204,32 +195,30 @@ final class LayContent implements Content.Visitor<List<Mark>> {
     return found.map(p -> at -> new Mark.Image(new Pixels.Stored(p, null, Treating.NONE), at));
   }
 
-  /**
-   * What is drawn on a page, as it comes out on the sheet.
-   *
-   * @param place from the page's unit square to the box
-   * @param seen what of the page is seen, in the box
-   */
-  private FileAsLaid drawn(PdfPage about, AffineTransform place, Shape seen) {
-    return PageOnSheet.of(about, place, seen, toSheet, n -> piece.name() + ": " + n, lay.book);
+  private void laid(PageOfFile page, PageOnSheet on, Outline outline, String sha) {
+    FileAsLaid drawn = on.laid(page.about(), n -> piece.name() + ": " + n, lay.book);
+    lay.laid.add(
+        new Laid.Page(
+            piece.id(),
+            piece.name(),
+            outline,
+            sha,
+            page.about().missing(),
+            drawn.laid(),
+            drawn.seen(),
+            covers(page.about()),
+            on.inks(page, lay.wrap)));
   }
 
   private Optional<Function<AffineTransform, Mark>> paged(Content.Cutting c) {
     Optional<PageOfFile> found = lay.pictures.page(c.sha(), c.page());
     found.ifPresent(
-        f -> {
-          FileAsLaid drawn = drawn(f.about(), Cuttings.whole(c, rect), rect.shape());
-          lay.laid.add(
-              new Laid.Page(
-                  piece.id(),
-                  piece.name(),
-                  Outlines.of(box, toSheet),
-                  c.sha(),
-                  f.about().missing(),
-                  drawn.laid(),
-                  drawn.seen(),
-                  covers(f.about())));
-        });
+        f ->
+            laid(
+                f,
+                PageOnSheet.of(f.about(), Cuttings.whole(c, rect), rect.shape(), toSheet),
+                Outlines.of(box, toSheet),
+                c.sha()));
     return found.map(f -> at -> new Mark.Page(f.page().seen(seen(at)), at));
   }
 

@@ -1,15 +1,19 @@
 package app.reglet.press.compose;
 
 import app.reglet.core.book.Book;
+import app.reglet.core.check.Finding;
 import app.reglet.core.measure.Box;
 import app.reglet.core.measure.Length;
+import app.reglet.core.wrap.Wrap;
 import app.reglet.press.art.Rect;
 import app.reglet.press.inspect.FileAsLaid;
+import app.reglet.press.inspect.LaidInks;
 import app.reglet.press.inspect.OnSheet;
 import app.reglet.press.inspect.PdfPage;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
@@ -29,29 +33,40 @@ record PageOnSheet(AffineTransform fromPage, Rectangle2D seen, AffineTransform t
   private static final double WHOLE = 0.98;
 
   /**
-   * What is drawn on a page, as it comes out on the sheet.
+   * A page in a box.
    *
    * @param place from the page's unit square to the box
    * @param seen what of the page is seen, in the box
-   * @param naming what each thing is called, from what it is called on the page
+   * @param toSheet from the box to the sheet
    */
-  static FileAsLaid of(
-      PdfPage page,
-      AffineTransform place,
-      Shape seen,
-      AffineTransform toSheet,
-      UnaryOperator<String> naming,
-      Book book) {
+  static PageOnSheet of(PdfPage page, AffineTransform place, Shape seen, AffineTransform toSheet) {
     AffineTransform fromPage = new AffineTransform(place);
     fromPage.scale(1 / page.size().width().toMm(), 1 / page.size().height().toMm());
-    PageOnSheet on = new PageOnSheet(fromPage, seen.getBounds2D(), toSheet);
+    return new PageOnSheet(fromPage, seen.getBounds2D(), toSheet);
+  }
+
+  /**
+   * What is drawn on the page, as it comes out on the sheet.
+   *
+   * @param naming what each thing is called, from what it is called on the page
+   */
+  FileAsLaid laid(PdfPage page, UnaryOperator<String> naming, Book book) {
     return FileAsLaid.of(
         page.content(),
-        on,
+        this,
         naming,
         book,
         font -> false,
-        page.codes().stream().filter(c -> on.isWhole(c.place())).toList());
+        page.codes().stream().filter(c -> isWhole(c.place())).toList());
+  }
+
+  /** What its inks tell, pixel by pixel, as it comes out on the sheet; nothing when not known. */
+  List<Finding> inks(PageOfFile page, Wrap wrap) {
+    Shape there = toSheet.createTransformedShape(seen);
+    return page.inks()
+        .get()
+        .map(i -> LaidInks.of(page.about(), i, wrap, whole(), there))
+        .orElse(List.of());
   }
 
   private boolean isWhole(Rect onPage) {

@@ -96,6 +96,11 @@ public final class FileTold {
     return f.name() + (f.embedded() ? "" : " (not in the file)");
   }
 
+  /** Whether something on a page is painted in colours of a screen. */
+  static boolean isForScreen(PdfPage page) {
+    return page.content().spaces().stream().anyMatch(SCREEN::contains);
+  }
+
   /** In what colours a page is painted. */
   public static String colours(PdfPage page) {
     List<String> told = new ArrayList<>();

@@ -9,6 +9,7 @@ import app.reglet.core.check.OfFile;
 import app.reglet.core.check.Subject;
 import app.reglet.core.check.WordsStandOut;
 import app.reglet.core.house.BarcodeRule;
+import app.reglet.core.house.PressRules;
 import app.reglet.core.measure.Box;
 import app.reglet.core.wrap.FilePage;
 import app.reglet.core.wrap.PanelKind;
@@ -48,11 +49,11 @@ final class PageCheck {
     PageCheck check =
         new PageCheck(
             on, wanted, file.codes().stream().filter(c -> c.page() == content.number()).toList());
-    check.page(content, inks.map(p -> new PageOfInks(p, on)));
+    check.page(content, inks);
     return check.found;
   }
 
-  private void page(PageContent drawnOn, Optional<PageOfInks> drawn) {
+  private void page(PageContent drawnOn, Optional<InkPixels> inks) {
     PageContent content = withoutMarks(drawnOn);
     FileAsLaid pieces = FileAsLaid.of(content, on, wanted.book(), wanted.fine(), codes);
     List<Laid> laid = pieces.laid();
@@ -62,7 +63,7 @@ final class PageCheck {
         // a shadow or a sky that is smooth wants no pixels
         boolean smooth =
             f.found() instanceof Found.PictureSoft || f.found() instanceof Found.PictureTooCoarse;
-        if (!smooth || drawn.isEmpty() || !drawn.get().isSmooth(f.place().orElseThrow())) {
+        if (!smooth || inks.isEmpty() || !isSmooth(inks.get(), f.place().orElseThrow())) {
           found.add(f);
         }
       }
@@ -72,20 +73,42 @@ final class PageCheck {
     if (!blank && laid.stream().noneMatch(Laid.Words.class::isInstance)) {
       found.add(new OfFile.WordsUntold().found(Severity.LOOK));
     }
-    drawn.ifPresent(
-        p -> {
-          if (wanted.outside().house().files().press().isInks()) {
-            p.heavy(wanted.outside().house().files().press().mostInk()).ifPresent(found::add);
-          }
-          if (on.page().width() > on.meant().sheet().width().toMm() - 1
-              && on.page().height() > on.meant().sheet().height().toMm() - 1) {
-            p.whiteEdges().forEach(found::add); // else its size is told
-          }
-          if (on.meant().page() != FilePage.INSIDE) {
-            p.offSpine().ifPresent(found::add);
-            barcode(p);
-          }
-        });
+    inks.map(i -> PageOfInks.of(i, on))
+        .ifPresent(
+            p -> {
+              PressRules press = wanted.outside().house().files().press();
+              if (press.isInks()) {
+                p.heavy(press.mostInk()).map(h -> heavy(h, press.mostInk())).ifPresent(found::add);
+              }
+              if (on.page().width() > on.meant().sheet().width().toMm() - 1
+                  && on.page().height() > on.meant().sheet().height().toMm() - 1) {
+                p.whiteEdges().forEach(found::add); // else its size is told
+              }
+              if (on.meant().page() != FilePage.INSIDE) {
+                p.offSpine().ifPresent(found::add);
+                barcode(p);
+              }
+            });
+  }
+
+  private static Finding heavy(PageOfInks.Heavy heavy, int most) {
+    return new Finding(
+        new OfFile.InkHeavy(heavy.found(), most, heavy.share()),
+        Severity.MEND,
+        Optional.of(heavy.place()),
+        Optional.empty(),
+        List.of());
+  }
+
+  /** Whether a place of the sheet has nothing in it that wants many pixels. */
+  private boolean isSmooth(InkPixels inks, Box place) {
+    Rect there =
+        new Rect(
+            place.left().toMm() - on.seen().x(),
+            place.top().toMm() - on.seen().y(),
+            place.width().toMm(),
+            place.height().toMm());
+    return PageOfInks.isSmooth(inks, on.seen().width() / inks.width(), there);
   }
 
   /** Whether a place, which may have no height or no width, lies off the sheet. */

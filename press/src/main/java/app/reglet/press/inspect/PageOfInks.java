@@ -16,8 +16,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 
-/** What the inks of a page tell of it, pixel by pixel, on the sheet that it should be. */
+/** What the inks of a page tell of it, pixel by pixel, on the sheet that it lies on. */
 final class PageOfInks {
+  /** What a {@link Field} says of a place where nothing of the page is seen. */
+  static final int UNSEEN = -1;
+
+  /** The inks of a page, as they lie on a sheet. */
+  @FunctionalInterface
+  interface Field {
+    /**
+     * Total ink at a place.
+     *
+     * @param x mm from the sheet's left
+     * @param y mm from the sheet's top
+     * @return 0 to 1020, or {@link #UNSEEN}
+     */
+    int total(double x, double y);
+  }
+
   /** Less ink than this, of 1020, is paper; more than that in a barcode's area is dark. */
   private static final int PAPER = 12;
 
@@ -41,35 +57,69 @@ final class PageOfInks {
   /** Rows of a spine that must have something on them before its middle is judged, mm. */
   private static final double LEAST_ROWS = 5;
 
-  private final InkPixels inks;
-  private final Registered on;
+  /** How far a place that is told reaches on each side of its worst pixel, mm. */
+  private static final double AROUND = 2;
+
+  private final Wrap meant;
+  private final Field field;
+  private final Rect all;
   private final double mm;
 
-  PageOfInks(InkPixels inks, Registered on) {
-    this.inks = inks;
-    this.on = on;
-    this.mm = on.seen().width() / inks.width();
+  /**
+   * A page on a sheet.
+   *
+   * @param meant the sheet
+   * @param field the page's inks there
+   * @param all where they are looked at, mm from the sheet's top left corner
+   * @param mm of a pixel
+   */
+  PageOfInks(Wrap meant, Field field, Rect all, double mm) {
+    this.meant = meant;
+    this.field = field;
+    this.all = all;
+    this.mm = mm;
   }
 
-  /** Total ink at a place of the sheet, 0 to 1020; none beside the page. */
+  /** A page that is a sheet; there is no ink beside it. */
+  static PageOfInks of(InkPixels inks, Registered on) {
+    Rect seen = on.seen();
+    double mm = seen.width() / inks.width();
+    return new PageOfInks(
+        on.meant(),
+        (x, y) -> total(inks, (x - seen.x()) / mm, (y - seen.y()) / mm),
+        new Rect(seen.x(), seen.y(), inks.width() * mm, inks.height() * mm),
+        mm);
+  }
+
   private int at(double x, double y) {
-    return total(inks, (x - on.seen().x()) / mm, (y - on.seen().y()) / mm);
+    return field.total(x, y);
   }
 
   /**
-   * Whether there is more ink than the paper dries.
+   * More ink in one place than a paper dries.
+   *
+   * @param found at the worst place, percent
+   * @param share of what is seen of the page where there is more
+   * @param place the worst
+   */
+  record Heavy(int found, double share, Box place) {}
+
+  /**
+   * Where there is more ink than the paper dries.
    *
    * @param most percent
    */
-  Optional<Finding> heavy(int most) {
+  Optional<Heavy> heavy(int most) {
     int limit = most * 255 / 100 + ROUNDING;
     int best = 0;
-    int bx = 0;
-    int by = 0;
+    double bx = 0;
+    double by = 0;
     long over = 0;
-    for (int y = 0; y < inks.height(); y++) {
-      for (int x = 0; x < inks.width(); x++) {
-        int total = inks.total(x, y);
+    long seen = 0;
+    for (double y = all.y() + mm / 2; y < all.bottom(); y += mm) {
+      for (double x = all.x() + mm / 2; x < all.right(); x += mm) {
+        int total = at(x, y);
+        seen += total == UNSEEN ? 0 : 1;
         over += total > limit ? 1 : 0;
         if (total > best) {
           best = total;
@@ -82,25 +132,18 @@ final class PageOfInks {
     if (over < 6) {
       return Optional.empty();
     }
-    Rect place =
-        new Rect(
-            on.seen().x() - on.page().x() + bx * mm - 2,
-            on.seen().y() - on.page().y() + by * mm - 2,
-            4,
-            4);
-    return Optional.of(
-        new Finding(
-            new OfFile.InkHeavy(
-                Math.round(best / 2.55f), most, (double) over / inks.width() / inks.height()),
-            Finding.Severity.MEND,
-            Optional.of(on.onSheet(place)),
-            Optional.empty(),
-            List.of()));
+    Box place =
+        Box.between(
+            Length.nearMm(Math.max(all.x(), bx - AROUND)),
+            Length.nearMm(Math.max(all.y(), by - AROUND)),
+            Length.nearMm(Math.min(all.right(), bx + AROUND)),
+            Length.nearMm(Math.min(all.bottom(), by + AROUND)));
+    return Optional.of(new Heavy(Math.round(best / 2.55f), (double) over / seen, place));
   }
 
   /** Where the art ends at the trim and the bleed is white. */
   List<Finding> whiteEdges() {
-    Wrap w = on.meant();
+    Wrap w = meant;
     Box trim = w.trimmed();
     Box sheet = w.sheetBox();
     List<Finding> out = new ArrayList<>();
@@ -160,8 +203,8 @@ final class PageOfInks {
     for (double at = from; at <= to; at += mm) {
       boolean bare =
           upright
-              ? at(outer, at) <= PAPER && at(inner, at) > 4 * PAPER
-              : at(at, outer) <= PAPER && at(at, inner) > 4 * PAPER;
+              ? isBare(at(outer, at)) && at(inner, at) > 4 * PAPER
+              : isBare(at(at, outer)) && at(at, inner) > 4 * PAPER;
       if (bare) {
         run += mm;
       }
@@ -173,9 +216,13 @@ final class PageOfInks {
     return sum;
   }
 
+  private static boolean isBare(int total) {
+    return total != UNSEEN && total <= PAPER;
+  }
+
   /** Whether the area in which the house prints its barcode is dark. */
   Optional<Finding> darkBarcodeArea() {
-    return on.meant()
+    return meant
         .zone(Zone.Kind.BARCODE, PanelKind.BACK)
         .flatMap(
             zone -> {
@@ -197,8 +244,9 @@ final class PageOfInks {
     long such = 0;
     for (double y = box.top().toMm(); y < box.bottom().toMm(); y += mm) {
       for (double x = box.left().toMm(); x < box.right().toMm(); x += mm) {
-        all++;
-        such += what.test(at(x, y)) ? 1 : 0;
+        int total = at(x, y);
+        all += total == UNSEEN ? 0 : 1;
+        such += total != UNSEEN && what.test(total) ? 1 : 0;
       }
     }
     return all == 0 ? 0 : (double) such / all;
@@ -210,7 +258,7 @@ final class PageOfInks {
    * without descenders reach out to one side, but most of a line has none of either.
    */
   Optional<Finding> offSpine() {
-    Box spine = on.meant().panel(PanelKind.SPINE).map(p -> p.trim()).orElse(null);
+    Box spine = meant.panel(PanelKind.SPINE).map(p -> p.trim()).orElse(null);
     if (spine == null || spine.width().toMm() < 4) {
       return Optional.empty();
     }
@@ -219,6 +267,9 @@ final class PageOfInks {
     double to = spine.right().toMm() - 0.3;
     double most = spine.width().toMm() * 0.9;
     for (double y = spine.top().toMm() + 3; y < spine.bottom().toMm() - 3; y += mm) {
+      if (at(from, y) == UNSEEN || at(to, y) == UNSEEN) {
+        continue;
+      }
       int ground = common(from, to, y);
       double l = Double.MAX_VALUE;
       double r = -Double.MAX_VALUE;
@@ -229,7 +280,7 @@ final class PageOfInks {
         }
       }
       if (r > l && r - l < most && l > from + mm && r < to - mm) {
-        middles.add((l + r + mm) / 2);
+        middles.add((l + r) / 2); // the first and the last of the points that were looked at
       }
     }
     if (middles.size() * mm < LEAST_ROWS) {
@@ -260,17 +311,6 @@ final class PageOfInks {
                 .orElse(0)
             * 16
         + 8;
-  }
-
-  /** Whether a place of the sheet has nothing in it that wants many pixels. */
-  boolean isSmooth(Box place) {
-    Rect there =
-        new Rect(
-            place.left().toMm() - on.seen().x(),
-            place.top().toMm() - on.seen().y(),
-            place.width().toMm(),
-            place.height().toMm());
-    return isSmooth(inks, mm, there);
   }
 
   /**

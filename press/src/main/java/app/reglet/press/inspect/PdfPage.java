@@ -8,6 +8,7 @@ import app.reglet.press.inspect.page.PageContent;
 import app.reglet.press.inspect.page.PageContent.PlacedPicture;
 import app.reglet.press.inspect.page.PageLook;
 import app.reglet.press.picture.ScreenPicture;
+import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import java.awt.image.BufferedImage;
@@ -97,8 +98,12 @@ public record PdfPage(
    * A page and how it looks.
    *
    * @param screen a PNG, clear where nothing is drawn
+   * @param inks of it, at most 100 to the inch
    */
-  public record Shown(PdfPage page, byte[] screen) {}
+  public record Shown(PdfPage page, byte[] screen, InkPixels inks) {}
+
+  /** A page and its inks. */
+  private record Looked(PdfPage page, InkPixels inks) {}
 
   /**
    * Reads and draws a page.
@@ -130,8 +135,8 @@ public record PdfPage(
       PDPage drawn = document.getPage(number - 1);
       expectContent(drawn, budget);
       BufferedImage screen = picture(document, number - 1, drawn, longest);
-      return new Shown(
-          looked(page, file, document, isFull(screen), budget), ScreenPicture.png(screen));
+      Looked looked = looked(page, file, document, isFull(screen), budget);
+      return new Shown(looked.page(), ScreenPicture.png(screen), looked.inks().halved());
     } catch (IOException | RuntimeException e) {
       for (Throwable t = e; t != null; t = t.getCause()) {
         if (t instanceof Refusal r) {
@@ -151,7 +156,7 @@ public record PdfPage(
   }
 
   /** The page with what is drawn on it. */
-  private static PdfPage looked(
+  private static Looked looked(
       PdfPage page, FileBytes file, PDDocument document, boolean opaque, Budget budget)
       throws IOException {
     List<FileFacts.Code> codes = new ArrayList<>();
@@ -164,12 +169,11 @@ public record PdfPage(
             (number, place, module, reflected) ->
                 codes.add(new FileFacts.Code(page.number(), number, place, module, reflected)));
     PageContent content = drawn.content().atMost(MOST_PICTURES, MOST_WORDS, MOST_LETTERS);
-    return page.with(
+    PageContent kept =
         content.pixels()
             ? content
-            : content.withPictures(p -> !PageOfInks.isSmooth(drawn.inks(), drawn.mm(), p.place())),
-        codes,
-        opaque);
+            : content.withPictures(p -> !PageOfInks.isSmooth(drawn.inks(), drawn.mm(), p.place()));
+    return new Looked(page.with(kept, codes, opaque), drawn.inks());
   }
 
   /** Whether nothing shows through a picture, but for its outermost pixels, which may be parts. */

@@ -6,6 +6,7 @@ import app.reglet.press.inspect.BlockFacts;
 import app.reglet.press.inspect.FileReading;
 import app.reglet.press.inspect.PdfFacts;
 import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.inspect.page.PlateFile;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.PictureReader;
 import app.reglet.press.svg.OrnamentSvg;
@@ -32,7 +33,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * <p>Orders: {@code {"kind":"pdf","file":…}} and {@code
  * {"kind":"picture","file":…,"screen":…,"longest":…}}, which also writes a JPEG for the screen;
- * {@code {"kind":"page","page":…,…}} of a PDF likewise; {@code
+ * {@code {"kind":"page","page":…,"inks":…,…}} of a PDF likewise, which writes its inks too; {@code
  * {"kind":"inspect","file":…,"into":…}}, which says everything of a file and writes what its pages
  * look like and their inks; {@code {"kind":"drawing","file":…,"screen":…}}, which writes the
  * drawing of an SVG anew; {@code {"kind":"font","file":…,"name":…,"into":…}}, which writes the
@@ -146,6 +147,7 @@ public final class ReadingDesk {
     PdfPage.Shown shown =
         PdfPage.shown(file, asked.get("page").intValue(), asked.get("longest").intValue(), budget);
     Files.write(Path.of(asked.get("screen").stringValue()), shown.screen());
+    PlateFile.write(Path.of(asked.get("inks").stringValue()), shown.inks());
     out.putPOJO("page", shown.page());
   }
 

@@ -127,7 +127,7 @@ public class CuttingPixelsTest {
 
     @Override
     public Optional<PageOfFile> page(String sha, int number) {
-      return Optional.ofNullable(about).map(a -> PageOfFile.of(sha, file, a));
+      return Optional.ofNullable(about).map(a -> PageOfFile.of(sha, file, a, Optional::empty));
     }
   }
 

@@ -20,6 +20,7 @@ import app.reglet.press.inspect.PdfPage;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.pdf.PressFiles;
 import app.reglet.press.picture.Picture;
+import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.Budget;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.testing.Tool;
@@ -48,14 +49,15 @@ final class LaidPages {
 
   private LaidPages() {}
 
-  record Kept(FileBytes file, PdfPage about) implements Pictures {
+  record Kept(FileBytes file, PdfPage about, InkPixels inks) implements Pictures {
     static Kept of(HandPdf pdf) throws IOException {
       return of(Tool.file("placed.pdf", pdf.bytes()));
     }
 
     static Kept of(Path file) throws IOException {
       FileBytes bytes = FileBytes.of(file);
-      return new Kept(bytes, PdfPage.shown(bytes, 1, 200, Budget.forFile(Files.size(file))).page());
+      PdfPage.Shown shown = PdfPage.shown(bytes, 1, 200, Budget.forFile(Files.size(file)));
+      return new Kept(bytes, shown.page(), shown.inks());
     }
 
     @Override
@@ -70,7 +72,7 @@ final class LaidPages {
 
     @Override
     public Optional<PageOfFile> page(String sha, int number) {
-      return Optional.of(PageOfFile.of(sha, file, about));
+      return Optional.of(PageOfFile.of(sha, file, about, () -> Optional.of(inks)));
     }
   }
 

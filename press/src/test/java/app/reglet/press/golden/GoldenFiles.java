@@ -48,7 +48,7 @@ final class GoldenFiles implements Pictures {
     try {
       FileBytes file = FileBytes.of(PlacedPageTest.source(90, true));
       PdfPage about = PdfPage.shown(file, number, SCREEN, Budget.forFile(file.length())).page();
-      return PageOfFile.of(id, file, about);
+      return PageOfFile.of(id, file, about, Optional::empty);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -5,9 +5,11 @@ import app.reglet.core.design.Colour;
 import app.reglet.press.compose.PageOfFile;
 import app.reglet.press.compose.Pictures;
 import app.reglet.press.inspect.PdfPage;
+import app.reglet.press.inspect.page.PlateFile;
 import app.reglet.press.ornament.Ornament;
 import app.reglet.press.picture.Picture;
 import app.reglet.press.picture.Tones;
+import app.reglet.press.raster.InkPixels;
 import app.reglet.press.reading.FileBytes;
 import app.reglet.press.vector.SvgReader;
 import app.reglet.web.reading.ReadingRoom;
@@ -18,6 +20,7 @@ import app.reglet.web.store.Uploads;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.lang.ref.SoftReference;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -58,6 +61,9 @@ public class PlacedFiles implements Pictures {
   private final Map<String, Ornament> drawings = new ConcurrentHashMap<>();
 
   private final Map<String, PdfPage> pages = new ConcurrentHashMap<>();
+
+  /** As long as there is memory for them. */
+  private final Map<String, SoftReference<InkPixels>> inks = new ConcurrentHashMap<>();
 
   public PlacedFiles(
       PictureStore pictures,
@@ -169,8 +175,9 @@ public class PlacedFiles implements Pictures {
   private PdfPage read(Path file, String sha, String name, int number) {
     try {
       Path screen = uploads.scratch();
+      Path plate = uploads.scratch();
       try {
-        PdfPage page = reading.page(file, number, screen, SCREEN_PIXELS);
+        PdfPage page = reading.page(file, number, screen, plate, SCREEN_PIXELS);
         String facts = JSON.writeValueAsString(page);
         if (facts.length() > MOST_FACTS) {
           throw new Refusal(
@@ -183,10 +190,12 @@ public class PlacedFiles implements Pictures {
         }
         PictureStore.keep(pictures.original(sha), file); // before its row says so
         PictureStore.keep(screenOf(sha, number), screen);
+        PictureStore.keep(inksOf(sha, number), plate);
         record(id(sha, number), name, facts, Files.size(file));
         return page;
       } finally {
         Files.deleteIfExists(screen);
+        Files.deleteIfExists(plate);
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -278,7 +287,26 @@ public class PlacedFiles implements Pictures {
                     // what is on it was not looked at before
                     .filter(p -> p.content() != null)
                     .orElseGet(() -> read(file, sha, nameOf(sha), number)));
-    return Optional.of(PageOfFile.of(sha, FileBytes.of(file), about));
+    return Optional.of(PageOfFile.of(sha, FileBytes.of(file), about, () -> inks(sha, number)));
+  }
+
+  /** The inks of a page; they are drawn anew when their file is not here. */
+  private Optional<InkPixels> inks(String sha, int number) {
+    SoftReference<InkPixels> known = inks.get(id(sha, number));
+    InkPixels there = known == null ? null : known.get();
+    if (there == null) {
+      try {
+        Path kept = inksOf(sha, number);
+        if (!Files.exists(kept)) {
+          read(pictures.original(sha), sha, nameOf(sha), number);
+        }
+        there = PlateFile.read(kept);
+        inks.put(id(sha, number), new SoftReference<>(there));
+      } catch (IOException | UncheckedIOException | Refusal e) {
+        return Optional.empty(); // nothing is told of them
+      }
+    }
+    return Optional.of(there);
   }
 
   private String nameOf(String sha) {
@@ -307,6 +335,10 @@ public class PlacedFiles implements Pictures {
 
   private static boolean isSha(String sha) {
     return sha.matches("[0-9a-f]{64}");
+  }
+
+  private Path inksOf(String sha, int number) {
+    return data.previews().resolve(sha + "-" + number + ".inks");
   }
 
   private Path screenOf(String sha, int number) {

@@ -143,18 +143,28 @@ public class ReadingRoom implements DisposableBean {
   }
 
   /**
-   * What a page of a PDF is; a PNG of it for the screen is written too.
+   * What a page of a PDF is; a PNG of it for the screen and its inks are written too.
    *
    * @param number from 1
+   * @param inks where its inks are put
    * @throws Refusal when it can't be used, or costs more than it may
    * @throws Busy when too many files are being read
    */
-  public PdfPage page(Path file, int number, Path screen, int longest) {
+  public PdfPage page(Path file, int number, Path screen, Path inks, int longest) {
     JsonNode answer =
         ask(
             file,
             Map.of(
-                "kind", "page", "page", number, "screen", screen.toString(), "longest", longest));
+                "kind",
+                "page",
+                "page",
+                number,
+                "screen",
+                screen.toString(),
+                "inks",
+                inks.toString(),
+                "longest",
+                longest));
     return JSON.treeToValue(answer.get("page"), PdfPage.class);
   }
 
