@@ -218,9 +218,9 @@ public class LaidInksTest {
     LaidPages.Kept kept =
         LaidPages.Kept.of(
             new HandPdf()
-                .page("/MediaBox [0 0 200 200]", "", "0.5 0.4 0 0.2 k 0.5 0 200 200 re f"));
-    // the page has 0.8 mm of white on its left, and is drawn out by 1.6 mm
-    double share = 0.005;
+                .page("/MediaBox [0 0 200 200]", "", "0.5 0.4 0 0.2 k 0.72 0 200 200 re f"));
+    // the page has 1.2 mm of white on its left, one pixel, and is drawn out by 2.3 mm
+    double share = 0.007;
     Piece page = whole(WRAP, new Content.Cutting(SHA, 1, -share, -share, 1 + share, 1 + share));
     assertThat(of(OfFile.WhiteEdge.class, found(kept, WRAP, PAPER, page))).isEmpty();
   }

@@ -11,11 +11,14 @@ import app.reglet.core.design.Setting.Breaks;
 import app.reglet.core.design.Type;
 import app.reglet.core.design.Words;
 import app.reglet.core.measure.Length;
+import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Words are set into lines as typography asks. */
@@ -392,5 +395,114 @@ public class SettingTest {
       }
       assertThat(LineHull.of(line, 3)).as(text).containsExactly(Hull.of(all), within(1e-12));
     }
+  }
+
+  private static UnaryOperator<Words> aligned(Setting.Align along, Setting.VerticalAlign down) {
+    return setting(s -> s.aligned(along, down));
+  }
+
+  @DataProvider
+  Object[][] blocks() {
+    return new Object[][] {{"Salt"}, {"Salt\nmarsh"}, {"Salt\nmarsh\nand sea"}};
+  }
+
+  /** Type takes from the ascender of its first line to the descender of its last. */
+  @Test(dataProvider = "blocks")
+  public void aBlockStandsAtTheTopInTheMiddleOrAtTheFootOfItsFrame(String text) {
+    Typeface face = Typefaces.shipped().get("eb-garamond");
+    int lines = text.split("\n").length;
+    double high = 60;
+    for (Setting.VerticalAlign down :
+        List.of(
+            Setting.VerticalAlign.TOP,
+            Setting.VerticalAlign.MIDDLE,
+            Setting.VerticalAlign.BOTTOM)) {
+      SetWords set = set(text, WIDE, high, aligned(Setting.Align.LEFT, down));
+      double size = set.size();
+      double above = set.lines().get(0).baseline() - face.ascent() * size;
+      double below = high - set.lines().get(lines - 1).baseline() - face.descent() * size;
+      double room = high - (face.ascent() + face.descent() + 1.2 * (lines - 1)) * size;
+      assertThat(above + below).isCloseTo(room, within(1e-9));
+      assertThat(above)
+          .as("%s", down)
+          .isCloseTo(
+              switch (down) {
+                case TOP -> 0;
+                case MIDDLE -> room / 2;
+                default -> room;
+              },
+              within(1e-9));
+    }
+  }
+
+  @Test(dataProvider = "blocks")
+  public void aLineStandsAtTheLeftInTheMiddleOrAtTheRightOfItsFrame(String text) {
+    for (SetWords.PlacedLine l :
+        set(text, aligned(Setting.Align.LEFT, Setting.VerticalAlign.TOP)).lines()) {
+      assertThat(l.x()).isCloseTo(0, within(1e-9));
+    }
+    for (SetWords.PlacedLine l :
+        set(text, aligned(Setting.Align.CENTRE, Setting.VerticalAlign.TOP)).lines()) {
+      assertThat(l.x()).isCloseTo(WIDE - right(l), within(1e-9));
+    }
+    for (SetWords.PlacedLine l :
+        set(text, aligned(Setting.Align.RIGHT, Setting.VerticalAlign.TOP)).lines()) {
+      assertThat(right(l)).isCloseTo(WIDE, within(1e-9));
+    }
+  }
+
+  /** Accents on capitals, tails and overhanging italics reach out of what lines measure. */
+  @Test
+  public void inkThatReachesOutOfItsLineIsMovedIntoTheFrameWhereThereIsRoom() {
+    UnaryOperator<Words> capitals = w -> w.withType(w.type().withLetters(Type.Letters.CAPITALS));
+    for (String text : List.of("Ůř", "Qj", "*fjord of*", "*j*", "Ǻ\nJ")) {
+      for (Setting.VerticalAlign down :
+          List.of(Setting.VerticalAlign.TOP, Setting.VerticalAlign.BOTTOM)) {
+        for (Setting.Align along : List.of(Setting.Align.LEFT, Setting.Align.RIGHT)) {
+          for (UnaryOperator<Words> letters :
+              List.<UnaryOperator<Words>>of(UnaryOperator.identity(), capitals)) {
+            SetWords set = set(text, 40, 30, w -> aligned(along, down).apply(letters.apply(w)));
+            assertThat(set.overflowing()).isFalse();
+            for (SetWords.PlacedLine l : set.lines()) {
+              String what = text + " " + down + " " + along;
+              Rectangle2D ink = l.line().ink();
+              assertThat(l.x() + ink.getMinX() * l.size()).as(what).isGreaterThan(-1e-6);
+              assertThat(l.x() + ink.getMaxX() * l.size()).as(what).isLessThan(40 + 1e-6);
+              assertThat(l.baseline() + ink.getMinY() * l.size()).as(what).isGreaterThan(-1e-6);
+              assertThat(l.baseline() + ink.getMaxY() * l.size()).as(what).isLessThan(30 + 1e-6);
+            }
+          }
+        }
+      }
+    }
+  }
+
+  /** What a block needs, and not a hundredth of a millimetre less. */
+  @Test(dataProvider = "blocks")
+  public void aBlockFitsTheSmallestFrameThatHoldsIt(String text) {
+    Typeface face = Typefaces.shipped().get("eb-garamond");
+    UnaryOperator<Words> apart =
+        setting(
+            s -> s.aligned(Setting.Align.LEFT, Setting.VerticalAlign.TOP).withParagraphs(0.5, 1.5));
+    SetWords set = set(text, apart);
+    int lines = set.lines().size();
+    double high = (face.ascent() + face.descent() + 1.5 * 1.2 * (lines - 1)) * set.size();
+    double wide = set.lines().stream().mapToDouble(SettingTest::right).max().orElseThrow();
+    assertThat(set(text, wide + 0.01, high + 0.01, apart).overflowing()).isFalse();
+    assertThat(set(text, wide + 0.01, high - 0.02, apart).overflowing()).isTrue();
+  }
+
+  @Test
+  public void aHullHasTheOutermostPointsAlone() {
+    List<double[]> points = new ArrayList<>();
+    for (double[] p : new double[][] {{0, 0}, {2, 0}, {1, 0}, {2, 1}, {0, 1}, {1, 0.5}, {2, 0.5}}) {
+      points.add(p);
+    }
+    assertThat(Hull.of(points)).hasSize(8).containsExactly(0, 0, 2, 0, 2, 1, 0, 1);
+    assertThat(Hull.of(List.<double[]>of())).isEmpty();
+    // a ring of two shapes far apart: the path's second start counts, its closing does not
+    Path2D two = new Path2D.Double(new Rectangle2D.Double(3, 4, 1, 1));
+    two.append(new Rectangle2D.Double(7, 4, 2, 3), false);
+    assertThat(Hull.of(two, 0.01)).containsExactly(3, 4, 9, 4, 9, 7, 7, 7, 3, 5);
   }
 }
