@@ -2,6 +2,7 @@ package app.reglet.press.raster;
 
 import app.reglet.press.art.Mark;
 import app.reglet.press.art.Painter;
+import app.reglet.press.art.Pen;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Rectangle2D;
@@ -37,6 +38,10 @@ final class BoundsPainter implements Painter {
   @Override
   public void path(Mark.Path p) {
     add(p.shape(), p.pen() == null ? 0 : p.pen().width());
+    if (p.pen() != null) {
+      // tips of corners reach farther, and so do lines of a group that is drawn larger
+      add(Pen.plain(p.pen().fill(), p.pen().width()).stroke().createStrokedShape(p.shape()), 0);
+    }
   }
 
   @Override
