@@ -61,7 +61,8 @@ final class LetterRuns {
    * Adds a letter.
    *
    * @param toSheet from text space, where it is one high, to mm of the page as seen
-   * @param seen mm of the page: a letter that lies wholly beside it is cut away
+   * @param seen mm of the page: a letter that lies wholly beside it is cut away; empty where
+   *     nothing is cut but by the page's own edge
    */
   void add(
       AffineTransform toSheet,
@@ -69,10 +70,10 @@ final class LetterRuns {
       int code,
       Vector displacement,
       PDColor colour,
-      Rectangle2D seen)
+      Optional<Rectangle2D> seen)
       throws IOException {
     Optional<Rectangle2D> outline = outline(font, code, toSheet);
-    if (outline.isPresent() && !outline.get().intersects(seen)) {
+    if (outline.isPresent() && seen.isPresent() && !outline.get().intersects(seen.get())) {
       return;
     }
     double size = Math.hypot(toSheet.getShearX(), toSheet.getScaleY()) / PageReader.MM_PER_POINT;

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
@@ -58,6 +59,9 @@ final class PageReader extends PDFGraphicsStreamEngine {
   private static final double EVEN = 0.05;
 
   private static final int MOST_PICTURES = 5000;
+
+  /** A clip that lies so far inside the page's edge, points, is one round the page. */
+  private static final double EDGE = 0.1;
 
   private final Budget budget;
   private final AffineTransform sheet;
@@ -312,12 +316,12 @@ final class PageReader extends PDFGraphicsStreamEngine {
   }
 
   /** What of a place in the page's coordinates is within the clip, as seen. */
-  private java.util.Optional<Rect> clipped(Rectangle2D place) {
+  private Optional<Rect> clipped(Rectangle2D place) {
     Rectangle2D clip = getGraphicsState().getCurrentClippingPath().getBounds2D();
     Rectangle2D in = place.createIntersection(clip);
     return in.getWidth() < 0 || in.getHeight() < 0
-        ? java.util.Optional.empty()
-        : java.util.Optional.of(rect(sheet.createTransformedShape(in).getBounds2D()));
+        ? Optional.empty()
+        : Optional.of(rect(sheet.createTransformedShape(in).getBounds2D()));
   }
 
   static Rect rect(Rectangle2D r) {
@@ -354,7 +358,19 @@ final class PageReader extends PDFGraphicsStreamEngine {
         code,
         displacement,
         colour,
-        sheet.createTransformedShape(clip).getBounds2D());
+        isWhole(clip)
+            ? Optional.empty()
+            : Optional.of(sheet.createTransformedShape(clip).getBounds2D()));
+  }
+
+  /** Whether a clip cuts nothing of the page: what runs off its edge was meant to be on it. */
+  private boolean isWhole(Rectangle2D clip) {
+    PDRectangle crop = getPage().getCropBox();
+    return clip.contains(
+        crop.getLowerLeftX() + EDGE,
+        crop.getLowerLeftY() + EDGE,
+        crop.getWidth() - 2 * EDGE,
+        crop.getHeight() - 2 * EDGE);
   }
 
   // --- lines and areas ---

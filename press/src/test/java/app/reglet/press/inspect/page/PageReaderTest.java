@@ -141,4 +141,20 @@ public class PageReaderTest {
     assertThat(content.words().get(0).inks()).isEmpty();
     same(content.words().get(0).ink(), dark(pdf));
   }
+
+  /**
+   * The page is 200 units wide. Three letters of 47.4 begin 130 from its left: the third lies
+   * wholly off the page, and was meant to be on it. What a clip cuts away was not.
+   */
+  @Test
+  public void lettersThatRunOffThePageAreReadAndThoseThatAClipHidesAreNot() throws IOException {
+    String three = "BT /F 60 Tf 110 100 Td (HHH) Tj ET";
+    PageContent.WordRun off = read(page(0, 1, three)).words().get(0);
+    assertThat(off.text()).isEqualTo("HHH");
+    assertThat(off.ink().right()).isBetween(250 * 25.4 / 72, 273 * 25.4 / 72);
+    PageContent.WordRun cut =
+        read(page(0, 1, "q -20 30 160 300 re W n " + three + " Q")).words().get(0);
+    assertThat(cut.text()).isEqualTo("H");
+    assertThat(cut.ink().right()).isBetween(160 * 25.4 / 72, 178 * 25.4 / 72);
+  }
 }
