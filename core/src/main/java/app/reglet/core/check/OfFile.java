@@ -223,10 +223,12 @@ public sealed interface OfFile extends Found {
    * made with less there.
    *
    * @param found at the worst place, percent
+   * @param above the least that was told apart, percent: what the house allows, or more where the
+   *     file has colours of a screen too, which are separated for that house
    * @param most that the house allows, percent
-   * @param share of what is seen of the file where there is more
+   * @param share of what is seen of the file where there is more than {@code above}
    */
-  record InkLowered(int found, int most, double share) implements OfFile {
+  record InkLowered(int found, int above, int most, double share) implements OfFile {
     @Override
     public String code() {
       return "ink-lowered";
@@ -236,13 +238,13 @@ public sealed interface OfFile extends Found {
     public String told(Unit unit) {
       return "Up to "
           + found
-          + " % of ink lies in one place of this file, and more than the "
-          + most
-          + " % that the house allows on "
+          + " % of ink lies in one place of this file, and more than "
+          + above
+          + " % on "
           + percent(share)
-          + " of it: the press file will have "
+          + " of it. The house allows "
           + most
-          + " % there, which may look lighter.";
+          + " %: the press file is made with no more, which may look lighter.";
     }
   }
 

@@ -88,7 +88,7 @@ public final class LaidInks {
         .map(
             h ->
                 new Finding(
-                    new OfFile.InkLowered(h.found(), press.mostInk(), h.share()),
+                    new OfFile.InkLowered(h.found(), above, press.mostInk(), h.share()),
                     Severity.LOOK,
                     Optional.of(h.place()),
                     Optional.empty(),

@@ -102,7 +102,7 @@ public record PdfPage(
    */
   public record Shown(PdfPage page, byte[] screen, InkPixels inks) {}
 
-  /** A page and its inks. */
+  /** What was read of a page, and its inks as fine as they were drawn to read it. */
   private record Looked(PdfPage page, InkPixels inks) {}
 
   /**

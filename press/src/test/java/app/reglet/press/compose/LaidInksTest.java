@@ -136,6 +136,7 @@ public class LaidInksTest {
     assertThat(lowered).as(what).hasSize(1);
     assertThat(lowered.get(0).found()).isCloseTo(most, within(1));
     assertThat(lowered.get(0).most()).isEqualTo(260);
+    assertThat(lowered.get(0).above()).isEqualTo(screen.isEmpty() ? 260 : 300);
     // 40 × 50 of the 100 × 200 points that the left part shows
     assertThat(lowered.get(0).share()).isCloseTo(0.1, within(0.003));
     Finding told =

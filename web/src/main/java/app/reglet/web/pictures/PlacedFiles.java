@@ -27,6 +27,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -64,6 +65,9 @@ public class PlacedFiles implements Pictures {
 
   /** As long as there is memory for them. */
   private final Map<String, SoftReference<InkPixels>> inks = new ConcurrentHashMap<>();
+
+  /** Pages whose inks could not be drawn: that is not tried again until the next start. */
+  private final Set<String> withoutInks = ConcurrentHashMap.newKeySet();
 
   public PlacedFiles(
       PictureStore pictures,
@@ -294,6 +298,9 @@ public class PlacedFiles implements Pictures {
   private Optional<InkPixels> inks(String sha, int number) {
     SoftReference<InkPixels> known = inks.get(id(sha, number));
     InkPixels there = known == null ? null : known.get();
+    if (withoutInks.contains(id(sha, number))) {
+      return Optional.empty();
+    }
     if (there == null) {
       try {
         Path kept = inksOf(sha, number);
@@ -303,6 +310,7 @@ public class PlacedFiles implements Pictures {
         there = PlateFile.read(kept);
         inks.put(id(sha, number), new SoftReference<>(there));
       } catch (IOException | UncheckedIOException | Refusal e) {
+        withoutInks.add(id(sha, number));
         return Optional.empty(); // nothing is told of them
       }
     }
